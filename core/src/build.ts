@@ -1,0 +1,186 @@
+import { z } from 'zod';
+import { donorSchema } from './donor/donor.ts';
+import { packPlaces, partSchema } from './parts/part.ts';
+import { legalClassIds } from './safety/law.ts';
+
+export const purposes = ['commute', 'load', 'touring', 'trail', 'easy', 'twoUp', 'folder', 'play', 'cheap'] as const;
+export const purposeWords: Record<(typeof purposes)[number], string> = {
+  commute: 'Commute',
+  load: 'Carrying loads',
+  touring: 'Touring',
+  trail: 'Trails',
+  easy: 'Easy riding, ageing or injured rider',
+  twoUp: 'Two riders, or a child',
+  folder: 'A folder that gets carried',
+  play: 'Play',
+  cheap: 'Cheapest that is decent',
+};
+export const efforts = ['none', 'easy', 'steady', 'brisk', 'hard'] as const;
+export type Effort = (typeof efforts)[number];
+export const postures = [
+  'tucked',
+  'handsHigh',
+  'flatBar',
+  'upright',
+  'tandem',
+  'recumbentTrike',
+  'uprightTrike',
+] as const;
+export const surfaces = [
+  'asphalt',
+  'chipSeal',
+  'setts',
+  'packedGravel',
+  'looseGravel',
+  'wetGrass',
+  'softSand',
+] as const;
+export const surfaceWords: Record<(typeof surfaces)[number], string> = {
+  asphalt: 'Smooth asphalt',
+  chipSeal: 'Coarse chip seal',
+  setts: 'Setts',
+  packedGravel: 'Packed gravel',
+  looseGravel: 'Loose gravel',
+  wetGrass: 'Wet grass',
+  softSand: 'Soft sand',
+};
+
+export const riderSchema = z.object({
+  name: z.string().max(60),
+  massKg: z.number().min(10).max(250),
+  statureM: z.number().min(0.8).max(2.4),
+  effort: z.enum(efforts),
+  /** The rider's own factor on the effort's usual watts. */
+  factor: z.number().min(0.2).max(3),
+  neverShifts: z.boolean(),
+});
+export type Rider = z.infer<typeof riderSchema>;
+
+const climbSchema = z.object({ heightM: z.number().min(0).max(3000), lengthM: z.number().min(10).max(60_000) });
+
+/** A road as points along it. Elevations are smoothed already where they came from a track. */
+export const routeSchema = z.object({
+  id: z.string().max(80),
+  name: z.string().max(120),
+  source: z.enum(['shelf', 'gpx', 'described']),
+  points: z
+    .array(z.object({ distanceM: z.number().min(0), elevationM: z.number().min(-500).max(9000) }))
+    .min(2)
+    .max(40_000),
+  surface: z.enum(surfaces),
+  stopsPerKm: z.number().min(0).max(20),
+  /** Sum of rises before and after smoothing, m. */
+  rawClimbM: z.number().min(0),
+  description: z.object({ flatM: z.number().min(0).max(500_000), climbs: z.array(climbSchema).max(20) }).optional(),
+  notes: z.array(z.string().max(300)).max(20).default([]),
+});
+export type Route = z.infer<typeof routeSchema>;
+
+export const briefSchema = z.object({
+  purpose: z.enum(purposes),
+  riders: z.array(riderSchema).min(1).max(8),
+  /** Which of the riders the plan is reckoned for. */
+  riding: z.int().min(0).max(7),
+  cargoKg: z.number().min(0).max(300),
+  posture: z.enum(postures),
+  panniers: z.boolean(),
+  trailer: z.boolean(),
+  rangeWantedM: z.number().min(0).max(500_000),
+  /** Extra share of the wanted range to keep in hand. */
+  reserve: z.number().min(0).max(1),
+  /** Speed the rider would hold where the road lets them, m/s. */
+  cruiseMs: z.number().min(2).max(20),
+  legalClass: z.enum(legalClassIds),
+  temperatureC: z.number().min(-30).max(45),
+  altitudeM: z.number().min(-400).max(4500),
+  headwindMs: z.number().min(-20).max(20),
+  thereAndBack: z.boolean(),
+  route: routeSchema.nullable(),
+});
+export type Brief = z.infer<typeof briefSchema>;
+
+export const choiceSchema = z.object({
+  kitId: z.string().nullable(),
+  packId: z.string().nullable(),
+  /** Where the pack goes; null lets the plan take its best place. */
+  packPlace: z.enum(packPlaces).nullable(),
+  /** Null keeps what the donor (or a mid-drive kit) brings. */
+  ringId: z.string().nullable(),
+  clusterId: z.string().nullable(),
+  /** Torque arms the builder means to fit. */
+  torqueArms: z.int().min(0).max(2),
+  /** Assist limit to set, m/s; null leaves the kit's own. */
+  assistLimitMs: z.number().min(1).max(30).nullable(),
+  usesThrottle: z.boolean(),
+});
+export type Choice = z.infer<typeof choiceSchema>;
+
+export const BUILD_SCHEMA = 'jolly-sprocket/build';
+export const BUILD_VERSION = 1;
+
+/** Everything a person said, measured and chose. The only truth: plans are derived from it. */
+export const buildSchema = z.object({
+  schema: z.literal(BUILD_SCHEMA),
+  version: z.literal(BUILD_VERSION),
+  id: z.string().min(1).max(80),
+  name: z.string().trim().min(1).max(120),
+  variant: z.string().max(80),
+  brief: briefSchema,
+  donor: donorSchema,
+  choice: choiceSchema,
+  /** The person's own parts, so that a file carries what it needs. */
+  ownParts: z.array(partSchema).max(200),
+  createdAt: z.iso.datetime(),
+  updatedAt: z.iso.datetime(),
+});
+export type Build = z.infer<typeof buildSchema>;
+
+/** An empty build: one rider of common size, nothing surveyed, nothing chosen. */
+export function newBuild(id: string, name: string, now: string): Build {
+  return {
+    schema: BUILD_SCHEMA,
+    version: BUILD_VERSION,
+    id,
+    name,
+    variant: 'A',
+    brief: {
+      purpose: 'commute',
+      riders: [{ name: 'Rider', massKg: 75, statureM: 1.72, effort: 'easy', factor: 1, neverShifts: false }],
+      riding: 0,
+      cargoKg: 5,
+      posture: 'upright',
+      panniers: false,
+      trailer: false,
+      rangeWantedM: 30_000,
+      reserve: 0.2,
+      cruiseMs: 22 / 3.6,
+      legalClass: 'epac25',
+      temperatureC: 10,
+      altitudeM: 100,
+      headwindMs: 0,
+      thereAndBack: true,
+      route: null,
+    },
+    donor: { kind: 'diamond', description: '', survey: {}, condition: {} },
+    choice: {
+      kitId: null,
+      packId: null,
+      packPlace: null,
+      ringId: null,
+      clusterId: null,
+      torqueArms: 1,
+      assistLimitMs: null,
+      usesThrottle: false,
+    },
+    ownParts: [],
+    createdAt: now,
+    updatedAt: now,
+  };
+}
+
+/** The rider the plan is reckoned for. */
+export function ridingNow(brief: Brief): Rider {
+  const rider = brief.riders[brief.riding] ?? brief.riders[0];
+  if (!rider) throw new RangeError('a brief needs a rider');
+  return rider;
+}

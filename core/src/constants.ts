@@ -1,0 +1,151 @@
+/**
+ * Every physical constant and starting value of the models, each with unit and source.
+ * Nothing elsewhere writes such a figure inline. "Project" as a source means our own
+ * working figure, stated in docs/models.md, open to a better one.
+ */
+
+/** Standard gravity, m/s². Source: ISO 80000-3. */
+export const GRAVITY = 9.80665;
+
+/** Specific gas constant of dry air, J/(kg·K). Source: ISO 2533 standard atmosphere. */
+export const AIR_GAS_CONSTANT = 287.05;
+
+/** Sea-level pressure, Pa, and the two figures of the barometric formula. Source: ISO 2533. */
+export const SEA_LEVEL_PRESSURE = 101325;
+export const BAROMETRIC_LAPSE_PER_M = 2.25577e-5;
+export const BAROMETRIC_EXPONENT = 5.25588;
+
+/** 0 °C in K. Source: SI. */
+export const ZERO_CELSIUS_K = 273.15;
+
+/** Copper's resistance rise, 1/K, from 20 °C. Source: IEC 60028. */
+export const COPPER_TEMPERATURE_COEFFICIENT = 0.00393;
+
+/** Rider: hardest lift in speed the simulation asks for, m/s². Source: project, a calm start. */
+export const GENTLE_ACCELERATION = 0.8;
+
+/** Slowest rolling speed the simulation holds, m/s. Source: project; below this a rider dabs a foot. */
+export const LEAST_ROLLING_SPEED = 0.8;
+
+/** Pushing the vehicle on foot, m/s. Source: project; a loaded vehicle up a steep grade. */
+export const WALKING_SPEED = 1;
+
+/** Speed just after a stop, m/s. Source: project. */
+export const SPEED_AFTER_STOP = 0.5;
+
+/** Longest step of the ride simulation, m. Source: project. */
+export const LONGEST_STEP = 10;
+
+/** A repeated route is given up as endless at this distance, m. Source: project. */
+export const LONGEST_RIDE = 1_000_000;
+
+/** Winding temperatures between which a controller folds the output back, °C. Source: project, typical. */
+export const FOLD_BACK_STARTS_C = 110;
+export const FOLD_BACK_ENDS_C = 140;
+
+/** Width of the fade of assist below its set speed, m/s (1 km/h). Source: project, typical controllers. */
+export const ASSIST_FADE_WIDTH = 1 / 3.6;
+
+/** Width in rpm over which a rider spins out below the top cadence. Source: project. */
+export const SPIN_OUT_WIDTH_RPM = 10;
+/** Cadence at which a rider gives nothing more, rpm. Source: project. */
+export const TOP_CADENCE_RPM = 110;
+/** Comfortable working cadence for gear tables, rpm. Source: project. */
+export const EASY_CADENCE_RPM = 60;
+export const BRISK_CADENCE_RPM = 80;
+
+/** Regeneration: share of braking work returned to the pack, and its limits. Source: project. */
+export const REGEN_RETURN = 0.65;
+export const REGEN_LEAST_SPEED = 10 / 3.6;
+export const REGEN_HIGHEST_CHARGE = 0.95;
+export const REGEN_COLDEST_C = 0;
+
+/** Peukert exponent less one, as used on the current ratio, for lead-acid. Source: project, typical gel. */
+export const LEAD_PEUKERT = 0.18;
+/** Peukert reference: the 20-hour rate. Source: trade convention for lead-acid. */
+export const LEAD_REFERENCE_HOURS = 20;
+
+/** Charge at which a lithium cell's resistance begins to rise, and its factor when empty. Source: project. */
+export const LITHIUM_RISE_BELOW = 0.1;
+export const LITHIUM_EMPTY_RESISTANCE = 1.5;
+/** Rise of a lead-acid cell's resistance from full to empty, as a factor added. Source: project. */
+export const LEAD_RESISTANCE_RISE = 1.5;
+
+/** Charge-return efficiency when reckoning charge time. Source: project. */
+export const CHARGE_EFFICIENCY = { nmc: 0.9, lfp: 0.9, lead: 0.75 } as const;
+
+/** Pack current a controller asks for must be met with this margin. Source: project. */
+export const PACK_CURRENT_MARGIN = 1.2;
+
+/** Drivetrain efficiency from the rider's foot to the tyre. Source: project; chain tests in the literature give 0.93–0.98. */
+export const DRIVETRAIN_EFFICIENCY = { derailleur: 0.95, hubGear: 0.91, stepless: 0.87 } as const;
+
+/** Sustained rider power by effort, W. Source: project. */
+export const EFFORT_WATTS = { none: 0, easy: 50, steady: 100, brisk: 150, hard: 200 } as const;
+
+/** Rotating mass to add, kg: two ordinary wheels, and each further wheel. Source: project. */
+export const ROTATING_MASS_TWO_WHEELS = 1.8;
+export const ROTATING_MASS_FURTHER_WHEEL = 0.5;
+
+/** Frontal drag area by posture, m². Source: project; spread ±8 %. */
+export const DRAG_AREA = {
+  tucked: 0.32,
+  handsHigh: 0.4,
+  flatBar: 0.5,
+  upright: 0.6,
+  tandem: 0.7,
+  recumbentTrike: 0.35,
+  uprightTrike: 0.8,
+} as const;
+/** Added drag area of a trailer, and of each pannier pair or child seat, m². Source: project. */
+export const DRAG_AREA_TRAILER = 0.15;
+export const DRAG_AREA_PANNIERS = 0.05;
+
+/** Rolling resistance by tyre width on smooth asphalt. Source: project; spread ±15 %. */
+export const TYRE_ROLLING = { road: 0.005, city: 0.007, knobbly: 0.01, fat: 0.013 } as const;
+export const SMALL_WHEEL_ROLLING = 1.2;
+export const SOLID_TYRE_ROLLING = 1.6;
+
+/** Rolling resistance a surface adds. Source: project. */
+export const SURFACE_ROLLING = {
+  asphalt: 0,
+  chipSeal: 0.002,
+  setts: 0.006,
+  packedGravel: 0.005,
+  looseGravel: 0.012,
+  wetGrass: 0.035,
+  softSand: 0.1,
+} as const;
+
+/** Spread (one standard deviation) of the uncertain inputs. Source: project, docs/models.md. */
+export const SPREAD = {
+  dragArea: 0.08,
+  rolling: 0.15,
+  riderPower: 0.2,
+  temperatureK: 5,
+  load: 0.03,
+  health: 0.03,
+  stops: 0.3,
+  windMs: 1.5,
+} as const;
+/** Standard normal value that leaves one in ten outside on each side. Source: normal distribution. */
+export const NORMAL_90 = 1.2815515655446004;
+
+/** Part of a tyre's width that stands proud of the bead, each side. Source: project; inflated, unloaded. */
+export const TYRE_HEIGHT_PER_WIDTH = 0.95;
+
+/** Spreading a dropout, m, in all, by frame material. Source: workshop practice. */
+export const SPREAD_LIMIT_STEEL = 0.005;
+export const SPREAD_LIMIT_ALUMINIUM = 0.001;
+
+/** Reaction torque above which an axle wants one, and two, torque arms, N·m. Source: project. */
+export const ONE_ARM_ABOVE = 40;
+export const TWO_ARMS_ABOVE = 80;
+
+/** Clearance wanted around a battery in the frame, m. Source: workshop practice, room for foam and fingers. */
+export const BATTERY_CLEARANCE_WANTED = 0.005;
+
+/** Tape reading error, m (one reading, both ends). Source: project. */
+export const TAPE_TOLERANCE = 0.003;
+/** Caliper reading error, m. Source: project. */
+export const CALIPER_TOLERANCE = 0.0002;

@@ -1,0 +1,57 @@
+import { z } from 'zod';
+import { BUILD_SCHEMA, BUILD_VERSION, buildSchema, type Build } from '../build.ts';
+import { parseJson, problemsOf, type ReadResult } from './problems.ts';
+
+/** Largest build file read, characters. */
+export const BUILD_FILE_LIMIT = 20_000_000;
+
+/** A build as an open JSON file, keys in the order of the schema, two spaces, a newline at the end. */
+export function writeBuildFile(build: Build): string {
+  return JSON.stringify(build, null, 2) + '\n';
+}
+
+/**
+ * Reads a build file. Everything in it is checked; every fault is named by its path. Files of a
+ * newer version are refused rather than half understood.
+ */
+export function readBuildFile(text: string): ReadResult<Build> {
+  if (text.length > BUILD_FILE_LIMIT)
+    return { ok: false, problems: [{ path: '(document)', message: 'larger than 20 million characters' }] };
+  const document = parseJson(text);
+  return document.ok ? readBuild(document.value) : document;
+}
+
+/** Checks a parsed document as a build. */
+export function readBuild(document: unknown): ReadResult<Build> {
+  const head = z.object({ schema: z.string(), version: z.number() }).safeParse(document);
+  if (!head.success || head.data.schema !== BUILD_SCHEMA) {
+    return {
+      ok: false,
+      problems: [{ path: 'schema', message: `not a build file: “schema” must be “${BUILD_SCHEMA}”` }],
+    };
+  }
+  if (head.data.version > BUILD_VERSION) {
+    return {
+      ok: false,
+      problems: [
+        {
+          path: 'version',
+          message: `written by a newer version (${head.data.version}); this one reads up to ${BUILD_VERSION}`,
+        },
+      ],
+    };
+  }
+  const parsed = buildSchema.safeParse(document);
+  if (!parsed.success) return { ok: false, problems: problemsOf(parsed.error) };
+  const ascending = parsed.data.brief.route?.points.every(
+    (p, i, all) => i === 0 || p.distanceM >= (all[i - 1]?.distanceM ?? 0),
+  );
+  if (ascending === false)
+    return { ok: false, problems: [{ path: 'brief.route.points', message: 'distances must not go backwards' }] };
+  return { ok: true, value: parsed.data };
+}
+
+/** The build file's JSON Schema, for others who write or read it. */
+export function buildFileSchema(): unknown {
+  return z.toJSONSchema(buildSchema, { io: 'input', target: 'draft-2020-12' });
+}

@@ -1,0 +1,233 @@
+import { SaxesParser } from 'saxes';
+import type { Route } from '../build.ts';
+import { resample, smoothElevations, totalClimb, type ProfilePoint } from '../ride/route.ts';
+import type { ReadProblem, ReadResult } from './problems.ts';
+
+/** Largest GPX text read, characters. */
+export const GPX_LIMIT = 60_000_000;
+/** Points nearer than this to the one before count as duplicates, m. */
+const DUPLICATE_WITHIN = 0.5;
+const MOST_PROBLEMS = 20;
+/** A jump between neighbours longer than this is a fault, m. */
+const LONGEST_JUMP = 100_000;
+
+interface TrackPoint {
+  lat: number;
+  lon: number;
+  ele: number | null;
+}
+
+// WGS 84 ellipsoid, m and first eccentricity squared. Source: NGA.STND.0036.
+const WGS84_A = 6378137;
+const WGS84_E2 = 0.00669437999014;
+
+/**
+ * Distance between two near points on the WGS 84 ellipsoid, m, by the radii of curvature at the
+ * middle latitude. Better than 1 in 10 000 below 10 km.
+ */
+export function groundDistance(lat1: number, lon1: number, lat2: number, lon2: number): number {
+  const toRad = Math.PI / 180;
+  const middle = ((lat1 + lat2) / 2) * toRad;
+  const w = 1 - WGS84_E2 * Math.sin(middle) ** 2;
+  const meridian = (WGS84_A * (1 - WGS84_E2)) / w ** 1.5;
+  const across = WGS84_A / Math.sqrt(w);
+  let dLon = lon2 - lon1;
+  if (dLon > 180) dLon -= 360;
+  if (dLon < -180) dLon += 360;
+  return Math.hypot((lat2 - lat1) * toRad * meridian, dLon * toRad * across * Math.cos(middle));
+}
+
+/**
+ * Reads a GPX 1.0 or 1.1 track (or route) as a road. Any namespace prefix is taken; a document type
+ * or entity declaration is refused; wrong figures are named with line and column. Duplicate points
+ * are dropped, missing elevations filled along the way, heights smoothed with a ±60 m triangular
+ * window after spacing to 30 m.
+ * @param fallbackName used where the file names nothing
+ */
+export function readGpx(text: string, id: string, fallbackName: string): ReadResult<Route> {
+  if (text.length > GPX_LIMIT) {
+    return {
+      ok: false,
+      problems: [
+        {
+          path: '(document)',
+          message: `larger than ${GPX_LIMIT / 1_000_000} million characters; cut the track shorter`,
+        },
+      ],
+    };
+  }
+  const parsed = parseTrack(text);
+  if (!parsed.ok) return parsed;
+  const { points, name } = parsed.value;
+  return routeFromTrack(points, id, name === '' ? fallbackName : name);
+}
+
+function parseTrack(text: string): ReadResult<{ points: TrackPoint[]; name: string }> {
+  const problems: ReadProblem[] = [];
+  const points: TrackPoint[] = [];
+  const stack: string[] = [];
+  let name = '';
+  let words = '';
+  let current: TrackPoint | null = null;
+  let sawGpx = false;
+  let sawTrack = false;
+  const routePoints: TrackPoint[] = [];
+  const parser = new SaxesParser({ xmlns: true, position: true });
+  const here = (): string => `line ${parser.line}, column ${parser.column}`;
+  const note = (message: string): void => {
+    if (problems.length < MOST_PROBLEMS) problems.push({ path: here(), message });
+  };
+  class Halt extends Error {}
+
+  parser.on('doctype', () => {
+    note('the file declares a document type; such files are refused, since a GPX needs none');
+    throw new Halt();
+  });
+  parser.on('error', (error) => {
+    note(`not well-formed XML: ${error.message.replace(/^\d+:\d+: /, '').replace(/\.$/, '')}`);
+    throw new Halt();
+  });
+  parser.on('opentag', (tag) => {
+    const local = tag.local;
+    if (stack.length === 0) {
+      sawGpx = local === 'gpx';
+      if (!sawGpx) {
+        note(`the first element is “${tag.name}”, not “gpx”`);
+        throw new Halt();
+      }
+    }
+    stack.push(local);
+    words = '';
+    if (local === 'trkpt' || local === 'rtept') {
+      const read = (key: string, most: number): number => {
+        const raw = tag.attributes[key]?.value;
+        const value = raw === undefined || raw.trim() === '' ? NaN : Number(raw);
+        if (!Number.isFinite(value) || Math.abs(value) > most) {
+          note(
+            `point ${points.length + routePoints.length + 1}: “${key}” is ${raw === undefined ? 'missing' : `“${raw.slice(0, 40)}”`}; it must be a number between −${most} and ${most}`,
+          );
+          return NaN;
+        }
+        return value;
+      };
+      current = { lat: read('lat', 90), lon: read('lon', 180), ele: null };
+      if (local === 'trkpt') {
+        sawTrack = true;
+        points.push(current);
+      } else routePoints.push(current);
+    }
+  });
+  parser.on('text', (t) => {
+    words += t;
+  });
+  parser.on('cdata', (t) => {
+    words += t;
+  });
+  parser.on('closetag', (tag) => {
+    stack.pop();
+    const parent = stack.at(-1);
+    if (tag.local === 'ele' && current && (parent === 'trkpt' || parent === 'rtept')) {
+      const raw = words.trim();
+      const value = raw === '' ? NaN : Number(raw);
+      if (!Number.isFinite(value) || value < -500 || value > 9000) {
+        note(
+          `point ${points.length + routePoints.length}: elevation “${raw.slice(0, 40)}” is not a number between −500 and 9000 m`,
+        );
+      } else current.ele = value;
+    }
+    if (
+      tag.local === 'name' &&
+      (parent === 'trk' || parent === 'rte' || parent === 'metadata') &&
+      (name === '' || parent !== 'metadata')
+    ) {
+      name = words.trim().slice(0, 120);
+    }
+    if (tag.local === 'trkpt' || tag.local === 'rtept') current = null;
+    words = '';
+  });
+  try {
+    parser.write(text).close();
+  } catch (error) {
+    if (!(error instanceof Halt)) throw error;
+  }
+  if (problems.length > 0) return { ok: false, problems };
+  const chosen = sawTrack ? points : routePoints;
+  if (chosen.length < 2) {
+    return { ok: false, problems: [{ path: '(document)', message: 'no track or route with two points or more' }] };
+  }
+  return { ok: true, value: { points: chosen, name } };
+}
+
+function routeFromTrack(track: readonly TrackPoint[], id: string, name: string): ReadResult<Route> {
+  const notes: string[] = [];
+  const along: { distanceM: number; ele: number | null }[] = [];
+  let distanceM = 0;
+  let duplicates = 0;
+  let last: TrackPoint | undefined;
+  for (let i = 0; i < track.length; i++) {
+    const p = track[i] as TrackPoint;
+    if (last) {
+      const step = groundDistance(last.lat, last.lon, p.lat, p.lon);
+      if (step > LONGEST_JUMP) {
+        return {
+          ok: false,
+          problems: [
+            { path: `point ${i + 1}`, message: `lies ${Math.round(step / 1000)} km from the point before it` },
+          ],
+        };
+      }
+      if (step < DUPLICATE_WITHIN) {
+        duplicates++;
+        const kept = along.at(-1);
+        if (kept && kept.ele === null && p.ele !== null) kept.ele = p.ele;
+        continue;
+      }
+      distanceM += step;
+    }
+    along.push({ distanceM, ele: p.ele });
+    last = p;
+  }
+  if (along.length < 2)
+    return { ok: false, problems: [{ path: '(document)', message: 'all points lie in one place' }] };
+  if (duplicates > 0) notes.push(`${duplicates} duplicate point${duplicates === 1 ? '' : 's'} dropped.`);
+  const known = along.filter((p): p is { distanceM: number; ele: number } => p.ele !== null);
+  const missing = along.length - known.length;
+  if (known.length === 0)
+    notes.push('The file has no elevations: taken as flat, so hills are missing from every figure.');
+  else if (missing > 0) notes.push(`${missing} missing elevation${missing === 1 ? '' : 's'} filled along the way.`);
+  const raw: ProfilePoint[] =
+    known.length === 0
+      ? along.map((p) => ({ distanceM: p.distanceM, elevationM: 0 }))
+      : known.map((p) => ({ distanceM: p.distanceM, elevationM: p.ele }));
+  // Ends without a height take the nearest one.
+  const end = along.at(-1) as { distanceM: number };
+  const firstKnown = raw[0] as ProfilePoint;
+  const lastKnown = raw.at(-1) as ProfilePoint;
+  if (firstKnown.distanceM > 0) raw.unshift({ distanceM: 0, elevationM: firstKnown.elevationM });
+  if (lastKnown.distanceM < end.distanceM) raw.push({ distanceM: end.distanceM, elevationM: lastKnown.elevationM });
+  const even = resample(raw);
+  if (even.length > 40_000)
+    return { ok: false, problems: [{ path: '(document)', message: 'longer than 1200 km; cut the track shorter' }] };
+  const smooth = smoothElevations(even);
+  const rawClimbM = totalClimb(raw);
+  notes.push(
+    `Heights smoothed over ±60 m: ${Math.round(totalClimb(smooth))} m of climbing, ${Math.round(rawClimbM)} m before.`,
+  );
+  const rounded = smooth.map((p) => ({
+    distanceM: Math.round(p.distanceM * 10) / 10,
+    elevationM: Math.round(p.elevationM * 100) / 100,
+  }));
+  return {
+    ok: true,
+    value: {
+      id,
+      name: name.slice(0, 120),
+      source: 'gpx',
+      points: rounded,
+      surface: 'asphalt',
+      stopsPerKm: 1,
+      rawClimbM,
+      notes,
+    },
+  };
+}

@@ -1,0 +1,178 @@
+import { z } from 'zod';
+import { chemistries } from '../pack/battery.ts';
+
+const positive = z.number().positive();
+const notNegative = z.number().nonnegative();
+const share = z.number().gt(0).max(1);
+const id = z.string().regex(/^[a-z0-9][a-z0-9-]{1,60}$/, 'small letters, figures and hyphens');
+const name = z.string().trim().min(1).max(80);
+
+const partBase = {
+  id,
+  name,
+  maker: z.string().max(80),
+  massKg: notNegative.max(80),
+  price: notNegative.max(100_000),
+  note: z.string().max(1000).default(''),
+};
+
+/** Drive families a kit can belong to. */
+export const driveFamilies = ['frontHub', 'rearGeared', 'rearDirect', 'midDrive'] as const;
+export type DriveFamily = (typeof driveFamilies)[number];
+export const driveFamilyWords: Record<DriveFamily, string> = {
+  frontHub: 'front hub',
+  rearGeared: 'rear hub, geared',
+  rearDirect: 'rear hub, direct',
+  midDrive: 'mid-drive',
+};
+
+const kitMotor = z.object({
+  ktNmPerA: positive.max(20),
+  resistanceOhm: positive.max(5),
+  coulombNm: notNegative.max(10),
+  viscousNmS: notNegative.max(1),
+  reduction: z.number().min(1).max(60),
+  gearEfficiency: share,
+  freewheels: z.boolean(),
+  heat: z.object({
+    windingJPerK: positive,
+    caseJPerK: positive,
+    windingToCaseKPerW: positive,
+    caseToAirKPerW: positive,
+  }),
+  regenA: notNegative.optional(),
+});
+
+const kitController = z.object({
+  batteryLimitA: positive.max(200),
+  phaseLimitA: positive.max(500),
+  efficiency: share,
+  standingW: notNegative.max(50),
+  /** Highest volts its inputs bear, and the volts at which it cuts off. */
+  maxVolts: positive.max(120),
+  cutoffVolts: positive.max(100),
+  place: z.enum(['in the motor', 'its own box']),
+});
+
+const hubFit = z.object({
+  place: z.enum(['front', 'rear']),
+  dropoutSpacingM: positive.max(0.25),
+  /** Across the flats, and the round diameter, of the axle. */
+  axleFlatsM: positive.max(0.03),
+  axleDiameterM: positive.max(0.03),
+  /** Bead seats it is laced in; empty for a bare hub laced to order. */
+  beadsM: z.array(positive.max(0.75)),
+  clusterMount: z.enum(['freewheel', 'cassette', 'none']),
+  maxCogs: z.int().min(0).max(13),
+  disc: z.boolean(),
+  rimBrakeTrack: z.boolean(),
+  spokes: z.int().min(0).max(48),
+});
+
+const midFit = z.object({
+  /** Shell widths its axle can be had in or spaced to: least and most, m. */
+  shellWidthsM: z.object({ least: positive.max(0.2), most: positive.max(0.2) }),
+  boreM: z.object({ least: positive.max(0.08), most: positive.max(0.08) }),
+  /** Bores for which the maker or the trade sells an adapter. */
+  adapterBoresM: z.array(positive.max(0.08)),
+  adapterPrice: notNegative,
+  ringTeeth: z.int().min(20).max(60),
+  ringMount: z.string().max(20),
+  /** How far the motor case hangs below the crank centre. */
+  hangsBelowM: positive.max(0.3),
+});
+
+const kitBase = {
+  ...partBase,
+  kind: z.literal('kit'),
+  family: z.enum(driveFamilies),
+  ratedW: positive.max(10_000),
+  nominalVolts: positive.max(100),
+  motor: kitMotor,
+  controller: kitController,
+  throttle: z.boolean(),
+  /** Speed at which the kit as sold stops helping, m/s; absent if it does not. */
+  assistLimitMs: positive.max(40).optional(),
+  /** Greatest system mass the maker allows, kg. */
+  systemLimitKg: positive.max(600).optional(),
+};
+
+export const kitSchema = z
+  .object({ ...kitBase, hub: hubFit.optional(), mid: midFit.optional() })
+  .refine((kit) => (kit.family === 'midDrive' ? kit.mid !== undefined : kit.hub !== undefined), {
+    error: 'a hub kit needs “hub”, a mid-drive needs “mid”',
+  });
+export type Kit = z.infer<typeof kitSchema>;
+
+export const packPlaces = ['downTube', 'seatTube', 'rack', 'box'] as const;
+export type PackPlace = (typeof packPlaces)[number];
+export const packPlaceWords: Record<PackPlace, string> = {
+  downTube: 'on the down tube',
+  seatTube: 'on the seat tube',
+  rack: 'on the rear rack',
+  box: 'in the box',
+};
+
+export const packSchema = z.object({
+  ...partBase,
+  kind: z.literal('pack'),
+  chemistry: z.enum(chemistries),
+  series: z.int().min(1).max(40),
+  parallel: z.int().min(1).max(40),
+  cellAh: positive.max(200),
+  cellOhm: positive.max(1),
+  leadOhm: notNegative.max(1),
+  cutoffVPerCell: positive.max(4),
+  usable: share,
+  /** Continuous amps of one cell, and of the protection board. */
+  cellContinuousA: positive.max(500),
+  boardA: positive.max(500),
+  outline: z.object({ lengthM: positive.max(1.2), heightM: positive.max(0.6), widthM: positive.max(0.6) }),
+  slideOffM: notNegative.max(0.3),
+  places: z.array(z.enum(packPlaces)).min(1),
+});
+export type Pack = z.infer<typeof packSchema>;
+
+export const ringSchema = z.object({
+  ...partBase,
+  kind: z.literal('ring'),
+  teeth: z.int().min(20).max(62),
+  mount: z.string().max(20),
+});
+export type Ring = z.infer<typeof ringSchema>;
+
+export const clusterSchema = z.object({
+  ...partBase,
+  kind: z.literal('cluster'),
+  mount: z.enum(['freewheel', 'cassette']),
+  cogs: z.array(z.int().min(9).max(54)).min(1).max(13),
+});
+export type Cluster = z.infer<typeof clusterSchema>;
+
+/** Any part, told apart by its kind. A person's own parts are of the same schema as the shelf's. */
+export const partSchema = z.union([kitSchema, packSchema, ringSchema, clusterSchema]);
+export type Part = z.infer<typeof partSchema>;
+export type PartKind = Part['kind'];
+
+/** Parts to choose from: the starter shelf and whatever the person added. */
+export interface Shelf {
+  kits: readonly Kit[];
+  packs: readonly Pack[];
+  rings: readonly Ring[];
+  clusters: readonly Cluster[];
+}
+
+/** A shelf with more parts on it; a part with the same id takes the old one's place. */
+export function withParts(shelf: Shelf, parts: readonly Part[]): Shelf {
+  const add = <T extends Part>(old: readonly T[], kind: PartKind): T[] => {
+    const own = parts.filter((part): part is T => part.kind === kind);
+    const ids = new Set(own.map((part) => part.id));
+    return [...old.filter((part) => !ids.has(part.id)), ...own];
+  };
+  return {
+    kits: add(shelf.kits, 'kit'),
+    packs: add(shelf.packs, 'pack'),
+    rings: add(shelf.rings, 'ring'),
+    clusters: add(shelf.clusters, 'cluster'),
+  };
+}

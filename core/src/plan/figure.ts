@@ -1,0 +1,27 @@
+import type { Amount, Phrase } from '../quantity/format.ts';
+
+export const figureIds = ['range', 'topSpeed', 'startGrade', 'climb', 'mass', 'price'] as const;
+export type FigureId = (typeof figureIds)[number];
+
+/** One line of a sum: what, how much, where from. */
+export interface SumLine {
+  label: string;
+  value: Amount | string;
+  from: string;
+}
+
+/** A figure of the tally with the sum behind it. */
+export interface Figure {
+  id: FigureId;
+  label: string;
+  /** Null where something has to be chosen first; `note` says what. */
+  value: Amount | null;
+  /** The band, for figures that are one; with what is needed, where something is. */
+  band?: { low: Amount; high: Amount; need: Amount | null };
+  /** The one line under the figure: what holds it, or what it is measured against. */
+  note: Phrase;
+  /** What acted: the limit in the trade's words. */
+  limit: string;
+  formula: string;
+  sum: SumLine[];
+}

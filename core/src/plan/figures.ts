@@ -1,0 +1,273 @@
+import type { Build } from '../build.ts';
+import { legalClass } from '../safety/law.ts';
+import { amount, phrase } from '../quantity/format.ts';
+import { driveEfficiency, peakTorque, shaftRatio } from '../drive/motor.ts';
+import { capacityAh, nominalWh, packVolts } from '../pack/battery.ts';
+import { airDensity, roadLoad } from '../ride/roadLoad.ts';
+import { steadyLoad, type SteadySpeed } from '../ride/steady.ts';
+import { massLines, totalMass } from './assemble.ts';
+import type { Chosen, Gearing } from './choose.ts';
+import type { Figure, SumLine } from './figure.ts';
+import { neededRange } from './needs.ts';
+import type { RangeBand, Reckoning } from './reckon.ts';
+
+const chooseFirst = (chosen: Chosen): string =>
+  chosen.kit === null && chosen.pack === null
+    ? 'choose a kit and a pack first'
+    : chosen.kit === null
+      ? 'choose a kit first'
+      : chosen.pack === null
+        ? 'choose a pack first'
+        : 'pack and kit do not go together';
+
+/** The tally's figures; those that wait for a choice say so. */
+export function tallyFigures(
+  build: Build,
+  chosen: Chosen,
+  gearing: Gearing,
+  r: Reckoning | null,
+  band: RangeBand | null,
+): Figure[] {
+  return [
+    rangeFigure(build, chosen, r, band),
+    topSpeedFigure(build, chosen, r),
+    startFigure(chosen, gearing, r),
+    climbFigure(chosen, r),
+    massFigure(build, chosen),
+    priceFigure(chosen),
+  ];
+}
+
+function waiting(id: Figure['id'], label: string, chosen: Chosen): Figure {
+  return { id, label, value: null, note: phrase`${chooseFirst(chosen)}`, limit: '', formula: '', sum: [] };
+}
+
+function rangeFigure(build: Build, chosen: Chosen, r: Reckoning | null, band: RangeBand | null): Figure {
+  const label = build.brief.thereAndBack ? 'Range, there and back' : 'Range';
+  if (!r || !band || !chosen.pack) return waiting('range', label, chosen);
+  const need = neededRange(build);
+  const { pack } = r.system;
+  const e = r.toEmpty;
+  const wh = (j: number): ReturnType<typeof amount> => amount(j / 3600, 'energy');
+  const model = 'ride model';
+  const sum: SumLine[] = [
+    { label: 'Pack, as sold', value: amount(nominalWh(pack), 'energy'), from: chosen.pack.name },
+    {
+      label: `Capacity at ${Math.round(r.system.air.temperatureC)} °C`,
+      value: amount(capacityAh(pack, r.system.air.temperatureC), 'charge'),
+      from: 'cold table × health',
+    },
+    { label: 'Usable share', value: amount(pack.usable, 'share'), from: 'pack data' },
+    { label: 'Out of the terminals', value: amount(e.energyWh, 'energy'), from: model },
+    { label: 'of it at the tyre', value: wh(e.account.wheel), from: model },
+    { label: 'lost as winding heat', value: wh(e.account.copper), from: model },
+    { label: 'lost in gears and motor drag', value: wh(e.account.gear + e.account.motorMechanical), from: model },
+    { label: 'lost in controller and lamps', value: wh(e.account.controller + e.account.standing), from: model },
+    ...(e.account.regenerated > 0
+      ? [{ label: 'won back braking', value: wh(e.account.regenerated), from: model }]
+      : []),
+    { label: 'Rider adds at the tyre', value: wh(e.account.rider), from: model },
+    { label: 'Use', value: amount(e.whPerKm / 1000, 'energyPerWay'), from: 'energy ÷ distance' },
+    { label: 'Distance to empty', value: amount(e.distanceM, 'way'), from: `${r.toEmpty.steps} steps of at most 10 m` },
+    ...band.causes
+      .slice(0, 4)
+      .map((cause) => ({
+        label: `Spread from ${cause.label}`,
+        value: amount(cause.share, 'share', 1),
+        from: 'one pass with it moved',
+      })),
+  ];
+  return {
+    id: 'range',
+    label,
+    value: amount(band.midM, 'way', 0),
+    band: { low: amount(band.lowM, 'way', 0), high: amount(band.highM, 'way', 0), need: amount(need, 'way', 0) },
+    note: phrase`${amount(need, 'way', 0)} needed; ${amount(e.whPerKm / 1000, 'energyPerWay')}`,
+    limit: e.end,
+    formula:
+      'The road is ridden again and again until the usable charge is gone or the sagging volts meet the cut-off. Band: one ride in ten ends before it, one in ten after.',
+    sum,
+  };
+}
+
+function speedSum(r: Reckoning, s: SteadySpeed): SumLine[] {
+  const { vehicle, air } = r.system;
+  const load = roadLoad(
+    s.speedMs,
+    s.grade,
+    vehicle.massKg,
+    vehicle.cdaM2,
+    vehicle.crr,
+    airDensity(air.altitudeM, air.temperatureC),
+    air.headwindMs,
+  );
+  return [
+    {
+      label: 'Motor pulls',
+      value: amount(s.drive.motorN, 'force', 1),
+      from: `${s.drive.limit}, ${s.drive.motorAmps.toFixed(1)} A in the winding`,
+    },
+    {
+      label: 'Rider pulls',
+      value: amount(s.drive.riderN, 'force', 1),
+      from: `${Math.round(s.drive.cadenceRpm)} rpm on ${r.system.vehicle.ring}/${Number(s.drive.cog.toFixed(1))}`,
+    },
+    { label: 'Air resists', value: amount(load.air, 'force', 1), from: '½·ρ·CdA·v²' },
+    { label: 'Rolling resists', value: amount(load.rolling, 'force', 1), from: 'm·g·Crr' },
+    { label: 'Hill resists', value: amount(load.climb, 'force', 1), from: 'm·g·sin θ' },
+    ...(s.drive.dragN > 0
+      ? [{ label: 'Motor drags', value: amount(s.drive.dragN, 'force', 1), from: 'it cannot freewheel' }]
+      : []),
+    { label: 'Pack at rest', value: amount(packVolts(r.system.pack, s.charge), 'voltage'), from: 'full' },
+  ];
+}
+
+const SPEED_FORMULA =
+  'Going up from rest, the first speed at which motor and rider together no longer exceed air, rolling, hill and drag; winding at 20 °C.';
+
+function topSpeedFigure(build: Build, chosen: Chosen, r: Reckoning | null): Figure {
+  const label = 'Fast on the flat';
+  if (!r) return waiting('topSpeed', label, chosen);
+  const law = legalClass(build.brief.legalClass);
+  const limit = r.system.controller.assistLimitMs;
+  return {
+    id: 'topSpeed',
+    label,
+    value: amount(r.top.speedMs, 'speed'),
+    note:
+      limit === undefined
+        ? phrase`${r.top.drive.limit}${law.assistMs === null ? '' : '; no assist limit set'}`
+        : phrase`assist ends at ${amount(limit, 'speed', 0)}; legs and road set the rest`,
+    limit: r.top.drive.limit,
+    formula: SPEED_FORMULA,
+    sum: speedSum(r, r.top),
+  };
+}
+
+function startFigure(chosen: Chosen, gearing: Gearing, r: Reckoning | null): Figure {
+  const label = 'Steepest start';
+  if (!r) return waiting('startGrade', label, chosen);
+  const { motor, controller, vehicle } = r.system;
+  const lowest = Math.max(...(vehicle.fixedCog === null ? vehicle.cogs : [vehicle.fixedCog]));
+  const ratio = shaftRatio(motor, vehicle.ring, lowest);
+  return {
+    id: 'startGrade',
+    label,
+    value: amount(r.startGrade, 'grade'),
+    note:
+      r.steepest > 0
+        ? phrase`motor alone; the road has ${amount(r.steepest, 'grade')}`
+        : phrase`motor alone, from rest`,
+    limit: 'phase current',
+    formula:
+      'Steepest grade on which full motor force at standstill exceeds m·g·(Crr·cos θ + sin θ), in still air and without the rider.',
+    sum: [
+      { label: 'Motor current', value: amount(controller.phaseLimitA, 'current'), from: 'phase limit' },
+      { label: 'Torque constant', value: `${motor.ktNmPerA} N·m/A`, from: 'kit data' },
+      {
+        label: motor.place === 'mid' ? 'Peak torque at the ring' : 'Peak torque at the wheel',
+        value: amount(peakTorque(motor, controller), 'torque'),
+        from: '(kt·I − loss)·G·η',
+      },
+      {
+        label: 'Shaft turns per wheel turn',
+        value: amount(ratio, 'ratio'),
+        from:
+          motor.place === 'mid'
+            ? `G·cog/ring = ${motor.reduction} × ${Number(lowest.toFixed(1))}/${vehicle.ring}, ${gearing.gearsFrom}`
+            : 'reduction in the hub',
+      },
+      {
+        label: 'Share that reaches the tyre',
+        value: amount(driveEfficiency(motor, vehicle.drivetrainEfficiency), 'share'),
+        from: 'gears and chain',
+      },
+      { label: 'Wheel radius', value: amount(vehicle.wheelRadiusM, 'size', 0), from: 'tyre size' },
+      { label: 'All that moves', value: amount(vehicle.massKg, 'mass'), from: 'sum of masses' },
+      { label: 'Rolling resistance', value: vehicle.crr.toFixed(4), from: 'tyre width' },
+    ],
+  };
+}
+
+function climbFigure(chosen: Chosen, r: Reckoning | null): Figure {
+  if (!r) return waiting('climb', 'Steady climb', chosen);
+  const held = r.climb.speedMs > 0;
+  return {
+    id: 'climb',
+    label: `Holds on ${(r.climbGrade * 100).toFixed(r.climbGrade * 100 >= 10 ? 0 : 1)} %`,
+    value: amount(r.climb.speedMs, 'speed'),
+    note: held
+      ? phrase`${r.climb.drive.limit}; winding at most ${amount(r.toEmpty.maxWindingC, 'temperature')} on the road`
+      : phrase`cannot move there, even with the rider`,
+    limit: r.climb.drive.limit,
+    formula: SPEED_FORMULA,
+    sum: [
+      ...speedSum(r, r.climb),
+      {
+        label: 'Force wanted',
+        value: amount(steadyLoad(r.system, r.climb.speedMs, r.climbGrade, r.climb.drive.dragN), 'force', 1),
+        from: 'sum of the resists',
+      },
+    ],
+  };
+}
+
+function massFigure(build: Build, chosen: Chosen): Figure {
+  const lines = massLines(build, chosen.kit, chosen.pack);
+  const total = totalMass(lines);
+  const limits = [build.donor.survey.loadLimit?.value, chosen.kit?.systemLimitKg].filter((kg) => kg !== undefined);
+  const least = limits.length > 0 ? Math.min(...limits) : null;
+  return {
+    id: 'mass',
+    label: 'All that moves',
+    value: amount(total, 'mass'),
+    note:
+      least === null
+        ? phrase`load limit not known yet`
+        : least >= total
+          ? phrase`${amount(least - total, 'mass')} under the least limit`
+          : phrase`${amount(total - least, 'mass')} over the least limit`,
+    limit: least === null ? 'no limit known' : `least limit ${least} kg`,
+    formula:
+      'Rider, load, vehicle, kit and pack. The wheel a hub kit replaces is not taken off, so the sum errs heavy.',
+    sum: [
+      ...lines.map((line) => ({
+        label: line.label,
+        value: amount(line.kg, 'mass'),
+        from: line.known ? 'entered or part data' : 'a common mass; not weighed',
+      })),
+      ...(build.donor.survey.loadLimit
+        ? [
+            {
+              label: 'Vehicle’s limit',
+              value: amount(build.donor.survey.loadLimit.value, 'mass'),
+              from: build.donor.survey.loadLimit.provenance,
+            },
+          ]
+        : []),
+      ...(chosen.kit?.systemLimitKg === undefined
+        ? []
+        : [{ label: 'Kit’s limit', value: amount(chosen.kit.systemLimitKg, 'mass'), from: 'kit data' }]),
+    ],
+  };
+}
+
+function priceFigure(chosen: Chosen): Figure {
+  const parts = [chosen.kit, chosen.pack, chosen.ring, chosen.cluster].filter((part) => part !== null);
+  return {
+    id: 'price',
+    label: 'Parts so far',
+    value: amount(
+      parts.reduce((sum, part) => sum + part.price, 0),
+      'money',
+    ),
+    note:
+      parts.length === 0
+        ? phrase`nothing chosen yet`
+        : phrase`${parts.length} part${parts.length === 1 ? '' : 's'} chosen; remedies not counted`,
+    limit: '',
+    formula:
+      'List prices of the parts chosen, in the shelf’s own money. Adapters, arms and tools come with the parts list.',
+    sum: parts.map((part) => ({ label: part.name, value: amount(part.price, 'money'), from: part.maker })),
+  };
+}

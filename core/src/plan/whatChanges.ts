@@ -1,0 +1,77 @@
+import type { Build } from '../build.ts';
+import type { Pack, Shelf } from '../parts/part.ts';
+import { amount, type Amount } from '../quantity/format.ts';
+import { massLines, totalMass } from './assemble.ts';
+import { chosenParts, gearingFor } from './choose.ts';
+import type { FigureId } from './figure.ts';
+import { reckon, roadOf } from './reckon.ts';
+
+/** One thing that could be otherwise, and what the figure would then be. */
+export interface WhatChange {
+  text: string;
+  value: Amount;
+  delta: Amount;
+}
+
+interface Trial {
+  text: string;
+  build?: Build;
+  pack?: Pack;
+  ring?: number;
+}
+
+/**
+ * What would change a figure and by how much: the models run again with one thing otherwise.
+ * Empty where kit or pack are not chosen. Largest effect first.
+ */
+export function whatWouldChange(build: Build, starter: Shelf, figure: FigureId): WhatChange[] {
+  const chosen = chosenParts(build, starter);
+  const { kit, pack } = chosen;
+  if (!kit || !pack || figure === 'price') return [];
+  const gearing = gearingFor(build, kit, chosen.ring, chosen.cluster);
+  const read = (b: Build, p: Pack, ring: number): Amount => {
+    if (figure === 'mass') return amount(totalMass(massLines(b, kit, p)), 'mass');
+    const r = reckon(b, kit, p, { ...gearing, ring }, roadOf(b));
+    if (figure === 'range') return amount(r.toEmpty.distanceM, 'way');
+    if (figure === 'topSpeed') return amount(r.top.speedMs, 'speed');
+    if (figure === 'startGrade') return amount(r.startGrade, 'grade');
+    return amount(r.climb.speedMs, 'speed');
+  };
+  const { brief } = build;
+  const riders = brief.riders.map((rider, i) => (i === brief.riding ? { ...rider, massKg: rider.massKg - 10 } : rider));
+  const harder = brief.riders.map((rider, i) =>
+    i === brief.riding
+      ? {
+          ...rider,
+          effort: rider.effort === 'none' ? ('easy' as const) : rider.effort,
+          factor: rider.effort === 'none' ? rider.factor : rider.factor * 1.3,
+        }
+      : rider,
+  );
+  const trials: Trial[] = [
+    { text: '10 kg less', build: { ...build, brief: { ...brief, riders } } },
+    { text: 'the rider gives a third more', build: { ...build, brief: { ...brief, riders: harder } } },
+    { text: 'cruising 3 km/h slower', build: { ...build, brief: { ...brief, cruiseMs: brief.cruiseMs - 3 / 3.6 } } },
+    { text: 'at freezing point', build: { ...build, brief: { ...brief, temperatureC: 0 } } },
+    {
+      text: '3 m/s of wind against',
+      build: { ...build, brief: { ...brief, headwindMs: brief.headwindMs + 3, thereAndBack: false } },
+    },
+    {
+      text: 'one more row of cells in parallel',
+      pack: { ...pack, parallel: pack.parallel + 1, massKg: pack.massKg * (1 + 0.8 / pack.parallel) },
+    },
+    ...(kit.mid ? [{ text: `a ring of ${gearing.ring - 6} teeth`, ring: gearing.ring - 6 }] : []),
+    ...(brief.posture === 'upright'
+      ? [{ text: 'leaning on a flat bar', build: { ...build, brief: { ...brief, posture: 'flatBar' as const } } }]
+      : []),
+  ];
+  const now = read(build, pack, gearing.ring);
+  return trials
+    .map((trial): WhatChange => {
+      const value = read(trial.build ?? build, trial.pack ?? pack, trial.ring ?? gearing.ring);
+      return { text: trial.text, value, delta: { ...value, si: value.si - now.si } };
+    })
+    .filter((change) => Math.abs(change.delta.si) > Math.abs(now.si) * 0.003)
+    .sort((a, b) => Math.abs(b.delta.si) - Math.abs(a.delta.si));
+}

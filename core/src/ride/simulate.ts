@@ -1,0 +1,464 @@
+import {
+  ASSIST_FADE_WIDTH,
+  COPPER_TEMPERATURE_COEFFICIENT,
+  FOLD_BACK_ENDS_C,
+  FOLD_BACK_STARTS_C,
+  GENTLE_ACCELERATION,
+  GRAVITY,
+  LEAST_ROLLING_SPEED,
+  LITHIUM_RISE_BELOW,
+  LONGEST_RIDE,
+  LONGEST_STEP,
+  REGEN_COLDEST_C,
+  REGEN_HIGHEST_CHARGE,
+  REGEN_LEAST_SPEED,
+  REGEN_RETURN,
+  SPEED_AFTER_STOP,
+  SPIN_OUT_WIDTH_RPM,
+  WALKING_SPEED,
+} from '../constants.ts';
+import { driveEfficiency } from '../drive/motor.ts';
+import { capacityAh, countedAmps, OPEN_CIRCUIT, packOhm } from '../pack/battery.ts';
+import { airDensity } from './roadLoad.ts';
+import type { RideSystem, RouteSegment } from './system.ts';
+
+/** Why a ride ended. */
+export type RideEnd = 'route done' | 'usable charge gone' | 'cut-off volts met' | 'given up at 1000 km';
+
+/** Where the energy went, J. `battery` = `wheel` + the five losses, exactly as stepped. */
+export interface EnergyAccount {
+  /** Out of the pack's terminals. */
+  battery: number;
+  standing: number;
+  controller: number;
+  copper: number;
+  motorMechanical: number;
+  gear: number;
+  /** Motor's work at the tyre. */
+  wheel: number;
+  /** Returned to the pack by regeneration (already taken off `battery`). */
+  regenerated: number;
+  /** Rider's work at the tyre. */
+  rider: number;
+  /** Heat in the friction brakes. */
+  brakes: number;
+  /** Lost inside the pack, before its terminals. */
+  packInternal: number;
+}
+
+export interface RideResult {
+  distanceM: number;
+  timeS: number;
+  meanMs: number;
+  energyWh: number;
+  whPerKm: number;
+  maxWindingC: number;
+  walkSteps: number;
+  endCharge: number;
+  empty: boolean;
+  end: RideEnd;
+  steps: number;
+  /** Where along the route (m from its start, first pass) each walked stretch begins. */
+  walkAtM: number[];
+  hottestAtM: number;
+  account: EnergyAccount;
+}
+
+/** One row a step of the first pass over the route; SI, same index in every column. */
+export interface RideTrace {
+  distanceM: number[];
+  speedMs: number[];
+  charge: number[];
+  windingC: number[];
+  riderW: number[];
+  motorW: number[];
+  volts: number[];
+  grade: number[];
+}
+
+export interface RideOptions {
+  /** Run the route again and again until the pack is empty. */
+  repeat: boolean;
+  startCharge?: number;
+  /** Filled with the first pass when given. */
+  trace?: RideTrace;
+}
+
+/** The route cut into equal steps of at most 10 m a segment, with what depends on the road alone. */
+export interface RouteSteps {
+  count: number;
+  lengthM: Float64Array;
+  /** 1 / (2·length), 1/m. */
+  perTwoLengths: Float64Array;
+  sin: Float64Array;
+  cos: Float64Array;
+  target: Float64Array;
+  /** 1 where the rider stops at the step's start. */
+  stop: Uint8Array;
+  surface: Float64Array;
+  headwind: Float64Array;
+  grade: Float64Array;
+  totalM: number;
+}
+
+/** Cuts segments into steps. `defaultHeadwind` applies where a segment names none. */
+export function cutRoute(segments: readonly RouteSegment[], defaultHeadwind: number): RouteSteps {
+  let count = 0;
+  for (const seg of segments) count += Math.max(1, Math.ceil(seg.lengthM / LONGEST_STEP - 1e-9));
+  const steps: RouteSteps = {
+    count,
+    lengthM: new Float64Array(count),
+    perTwoLengths: new Float64Array(count),
+    sin: new Float64Array(count),
+    cos: new Float64Array(count),
+    target: new Float64Array(count),
+    stop: new Uint8Array(count),
+    surface: new Float64Array(count),
+    headwind: new Float64Array(count),
+    grade: new Float64Array(count),
+    totalM: 0,
+  };
+  let at = 0;
+  for (const seg of segments) {
+    const n = Math.max(1, Math.ceil(seg.lengthM / LONGEST_STEP - 1e-9));
+    const theta = Math.atan(seg.grade);
+    const sin = Math.sin(theta);
+    const cos = Math.cos(theta);
+    for (let i = 0; i < n; i++, at++) {
+      steps.lengthM[at] = seg.lengthM / n;
+      steps.perTwoLengths[at] = n / (2 * seg.lengthM);
+      steps.sin[at] = sin;
+      steps.cos[at] = cos;
+      steps.target[at] = seg.targetMs;
+      steps.stop[at] = seg.stop && i === 0 ? 1 : 0;
+      steps.surface[at] = seg.surfaceCrr ?? 0;
+      steps.headwind[at] = seg.headwindMs ?? defaultHeadwind;
+      steps.grade[at] = seg.grade;
+    }
+    steps.totalM += seg.lengthM;
+  }
+  return steps;
+}
+
+/**
+ * Rides a route in distance steps of at most 10 m with state (speed, charge, winding and case
+ * heat), as set out in docs/models.md. Deterministic. The formulas are those of
+ * drive/motor.ts, pack/battery.ts and ride/roadLoad.ts, written out in one loop for speed;
+ * a test holds the two together.
+ */
+export function simulate(
+  system: RideSystem,
+  route: readonly RouteSegment[] | RouteSteps,
+  options: RideOptions,
+): RideResult {
+  const { motor, controller, pack, vehicle, rider, air } = system;
+  const road = isSteps(route) ? route : cutRoute(route, air.headwindMs);
+
+  const mid = motor.place === 'mid';
+  const { ktNmPerA: kt, coulombNm, viscousNmS, freewheels } = motor;
+  const { batteryLimitA: ib, phaseLimitA: iph, efficiency: etaC, standingW } = controller;
+  const eta = driveEfficiency(motor, vehicle.drivetrainEfficiency);
+  const r = vehicle.wheelRadiusM;
+  const mass = vehicle.massKg;
+  const weight = mass * GRAVITY;
+  const mEff = mass + vehicle.rotatingKg;
+  const halfRhoCda = 0.5 * airDensity(air.altitudeM, air.temperatureC) * vehicle.cdaM2;
+  const crr = vehicle.crr;
+  const cogs = Float64Array.from(vehicle.fixedCog === null ? vehicle.cogs : [vehicle.fixedCog]);
+  const cogCount = cogs.length;
+  // Per cog: shaft radians per metre, wheel newtons per shaft N·m, and cadence per m/s.
+  const torquePerForce = new Float64Array(cogCount);
+  const shaftPerM = new Float64Array(cogCount);
+  const forcePerTorque = new Float64Array(cogCount);
+  const rpmPerMs = new Float64Array(cogCount);
+  for (let i = 0; i < cogCount; i++) {
+    const cog = cogs[i] as number;
+    const k = mid ? (motor.reduction * cog) / vehicle.ring : motor.reduction;
+    shaftPerM[i] = k / r;
+    forcePerTorque[i] = (k * eta) / r;
+    torquePerForce[i] = r / (k * eta);
+    rpmPerMs[i] = (60 * cog) / (2 * Math.PI * r * vehicle.ring);
+  }
+  const topCadence = rider.maxCadenceRpm;
+  const easyCadence = topCadence - SPIN_OUT_WIDTH_RPM;
+  const riderWheelW = rider.powerW * vehicle.drivetrainEfficiency;
+  const assistLimit = controller.assistLimitMs ?? Infinity;
+  const regenN =
+    !freewheels && motor.regenA !== undefined && air.temperatureC >= REGEN_COLDEST_C
+      ? (kt * motor.regenA * motor.reduction) / r
+      : 0;
+
+  // Divisions cost most in the loop: whatever stays the same is turned over once.
+  const perEtaC = 1 / etaC;
+  const perSpinOut = 1 / (topCadence - easyCadence);
+  const perMEff = 1 / mEff;
+  const perKt = 1 / kt;
+  const { heat } = motor;
+  const perWindingToCase = 1 / heat.windingToCaseKPerW;
+  const perCaseToAir = 1 / heat.caseToAirKPerW;
+  const perWinding = 1 / heat.windingJPerK;
+  const perCase = 1 / heat.caseJPerK;
+  const perFold = 1 / (FOLD_BACK_ENDS_C - FOLD_BACK_STARTS_C);
+  const table = Float64Array.from(OPEN_CIRCUIT[pack.chemistry]);
+  const lead = pack.chemistry === 'lead';
+  const series = pack.series;
+  const cellsOhm = (pack.series / pack.parallel) * pack.cellOhm;
+  const leadOhm = pack.leadOhm;
+  const cutoff = pack.cutoffVPerCell * series;
+  const ratedAh = pack.parallel * pack.cellAh;
+  const perAmpSecond = 1 / (3600 * capacityAh(pack, air.temperatureC));
+  const emptyAt = 1 - pack.usable;
+  const restOhm = cellsOhm + leadOhm;
+  const perRestOhm = 1 / (2 * restOhm);
+
+  let v = SPEED_AFTER_STOP;
+  let s = options.startCharge ?? 1;
+  let tw = air.temperatureC;
+  let ta = air.temperatureC;
+  const tAir = air.temperatureC;
+  let maxTw = tw;
+  let hottestAt = 0;
+  let distance = 0;
+  let time = 0;
+  let walkSteps = 0;
+  let walking = false;
+  const walkAtM: number[] = [];
+  let eBattery = 0;
+  let eStanding = 0;
+  let eController = 0;
+  let eCopper = 0;
+  let eMech = 0;
+  let eGear = 0;
+  let eWheel = 0;
+  let eRegen = 0;
+  let eRider = 0;
+  let eBrakes = 0;
+  let ePack = 0;
+  let end: RideEnd = 'route done';
+  let empty = false;
+  let steps = 0;
+  const trace = options.trace;
+  let firstPass = true;
+
+  const { lengthM, perTwoLengths, sin, cos, target, stop, surface, headwind } = road;
+  const roadCount = road.count;
+
+  ride: for (;;) {
+    for (let n = 0; n < roadCount; n++) {
+      if (stop[n] === 1) v = SPEED_AFTER_STOP;
+      const h = lengthM[n] as number;
+
+      // The pack as it is now.
+      const x = s <= 0 ? 0 : s >= 1 ? 10 : s * 10;
+      const cell = x >= 10 ? 9 : x | 0;
+      const low = table[cell] as number;
+      const volts = series * (low + ((table[cell + 1] as number) - low) * (x - cell));
+      let rp = restOhm;
+      let perTwoRp = perRestOhm;
+      if (lead || s < LITHIUM_RISE_BELOW) {
+        rp = packOhm(pack, s);
+        perTwoRp = 1 / (2 * rp);
+      }
+      const ohm = motor.resistanceOhm * (1 + COPPER_TEMPERATURE_COEFFICIENT * (tw - 20));
+
+      // The cog that drives hardest, motor before fold-back plus rider; ties to the earlier.
+      const riderN = v > 1 ? riderWheelW / v : riderWheelW;
+      const fourRW = 4 * ohm * etaC * (volts - ib * rp) * ib;
+      const perOhmVolts = 1 / (ohm + rp * perEtaC);
+      const perTwoOhm = 1 / (2 * ohm);
+      const fourOhm = 4 * ohm;
+      let best = -1;
+      let bestForce = -1;
+      let motorMax = 0;
+      let riderMax = 0;
+      for (let i = 0; i < cogCount; i++) {
+        let force: number;
+        if (i === 0 || mid) {
+          const omega = (shaftPerM[i] as number) * v;
+          const e = kt * omega;
+          let amps = iph;
+          const byVolts = (volts - e) * perOhmVolts;
+          if (byVolts < amps) amps = byVolts;
+          // The battery-current limit is I·(E + I·R) ≤ W; the root is needed only where it binds.
+          if (amps > 0 && fourOhm * amps * (e + amps * ohm) > fourRW) {
+            amps = (Math.sqrt(e * e + fourRW) - e) * perTwoOhm;
+          }
+          if (amps < 0) amps = 0;
+          let torque = kt * amps;
+          if (freewheels) torque -= coulombNm + viscousNmS * omega;
+          force = torque > 0 ? torque * (forcePerTorque[i] as number) : 0;
+        } else force = motorMax;
+        const cadence = (rpmPerMs[i] as number) * v;
+        const fade = cadence <= easyCadence ? 1 : cadence >= topCadence ? 0 : (topCadence - cadence) * perSpinOut;
+        const legs = riderN * fade;
+        if (force + legs > bestForce) {
+          bestForce = force + legs;
+          best = i;
+          motorMax = force;
+          riderMax = legs;
+        }
+        // A hub's pull does not depend on the cog: the first cog that spins freely is the best.
+        if (!mid && fade === 1) break;
+      }
+      const k = shaftPerM[best] as number;
+      const omega = k * v;
+      const lossTorque = coulombNm + viscousNmS * omega;
+
+      let available = motorMax;
+      if (tw > FOLD_BACK_STARTS_C) {
+        available *= tw >= FOLD_BACK_ENDS_C ? 0 : (FOLD_BACK_ENDS_C - tw) * perFold;
+      }
+      if (v > assistLimit - ASSIST_FADE_WIDTH) {
+        available *= v >= assistLimit ? 0 : (assistLimit - v) / ASSIST_FADE_WIDTH;
+      }
+
+      // What the road asks and who gives it.
+      const va = v + (headwind[n] as number);
+      let load =
+        halfRhoCda * va * Math.abs(va) +
+        weight * ((crr + (surface[n] as number)) * (cos[n] as number) + (sin[n] as number));
+      if (!freewheels) load += lossTorque * k;
+      const vt = target[n] as number;
+      let accelerate = (vt * vt - v * v) * (perTwoLengths[n] as number);
+      if (accelerate > GENTLE_ACCELERATION) accelerate = GENTLE_ACCELERATION;
+      const wanted = load + mEff * accelerate;
+      let legs = 0;
+      let drive = 0;
+      let regen = 0;
+      let force = wanted;
+      if (wanted > 0) {
+        legs = wanted < riderMax ? wanted : riderMax;
+        drive = wanted - legs;
+        if (drive > available) drive = available;
+        force = legs + drive;
+      } else if (regenN > 0 && v > REGEN_LEAST_SPEED && s <= REGEN_HIGHEST_CHARGE) {
+        regen = -wanted < regenN ? -wanted : regenN;
+      }
+
+      const v2 = v * v + 2 * (force - load) * h * perMEff;
+      let vNext = v2 > 0 ? Math.sqrt(v2) : 0;
+      let dt: number;
+      if (vNext < LEAST_ROLLING_SPEED) {
+        vNext = LEAST_ROLLING_SPEED;
+        if (riderMax + available < load) {
+          walkSteps++;
+          if (!walking && firstPass) walkAtM.push(distance);
+          walking = true;
+          dt = h / WALKING_SPEED;
+        } else {
+          walking = false;
+          dt = (2 * h) / (v + vNext);
+        }
+      } else {
+        walking = false;
+        dt = (2 * h) / (v + vNext);
+      }
+
+      // Electricity for that much drive.
+      let watts = standingW;
+      let copperW = 0;
+      if (drive > 0) {
+        const torque = drive * (torquePerForce[best] as number);
+        const amps = (freewheels ? torque + lossTorque : torque) * perKt;
+        copperW = amps * amps * ohm;
+        const motorW = amps * kt * omega + copperW;
+        const inputW = motorW * perEtaC;
+        watts = inputW + standingW;
+        eCopper += copperW * dt;
+        eController += (inputW - motorW) * dt;
+        if (freewheels) eMech += lossTorque * omega * dt;
+        eGear += torque * omega * (1 - eta) * dt;
+        eWheel += drive * v * dt;
+      }
+      if (regen > 0) {
+        const back = REGEN_RETURN * regen * v;
+        watts -= back;
+        eRegen += back * dt;
+      }
+      const root = volts * volts - 4 * rp * watts;
+      const packAmps = root > 0 ? (volts - Math.sqrt(root)) * perTwoRp : volts * perTwoRp;
+      s -= (lead ? countedAmps(pack, packAmps, ratedAh) : packAmps) * dt * perAmpSecond;
+
+      // Heat: the mechanical loss warms a motor that drives, and always one that cannot freewheel.
+      const mechW = drive > 0 || !freewheels ? lossTorque * omega : 0;
+      const intoCase = (tw - ta) * perWindingToCase;
+      const intoAir = (ta - tAir) * perCaseToAir;
+      tw += (copperW + mechW - intoCase) * dt * perWinding;
+      ta += (intoCase - intoAir) * dt * perCase;
+
+      eBattery += watts * dt;
+      eStanding += standingW * dt;
+      ePack += packAmps * packAmps * rp * dt;
+      eRider += legs * v * dt;
+      if (wanted < 0) eBrakes += (-wanted - regen) * v * dt;
+      distance += h;
+      time += dt;
+      steps++;
+      if (tw > maxTw) {
+        maxTw = tw;
+        hottestAt = distance;
+      }
+      if (trace !== undefined && firstPass) {
+        trace.distanceM.push(distance);
+        trace.speedMs.push(vNext);
+        trace.charge.push(s);
+        trace.windingC.push(tw);
+        trace.riderW.push(legs * v);
+        trace.motorW.push(drive * v);
+        trace.volts.push(volts - packAmps * rp);
+        trace.grade.push(road.grade[n] as number);
+      }
+      v = vNext;
+
+      if (s <= emptyAt) {
+        empty = true;
+        end = 'usable charge gone';
+        break ride;
+      }
+      if (root <= 0 || volts - packAmps * rp <= cutoff) {
+        empty = true;
+        end = 'cut-off volts met';
+        break ride;
+      }
+      if (distance >= LONGEST_RIDE) {
+        end = 'given up at 1000 km';
+        break ride;
+      }
+    }
+    firstPass = false;
+    if (!options.repeat) break;
+  }
+
+  return {
+    distanceM: distance,
+    timeS: time,
+    meanMs: time > 0 ? distance / time : 0,
+    energyWh: eBattery / 3600,
+    whPerKm: distance > 0 ? eBattery / 3.6 / distance : 0,
+    maxWindingC: maxTw,
+    walkSteps,
+    endCharge: s,
+    empty,
+    end,
+    steps,
+    walkAtM,
+    hottestAtM: hottestAt,
+    account: {
+      battery: eBattery,
+      standing: eStanding,
+      controller: eController,
+      copper: eCopper,
+      motorMechanical: eMech,
+      gear: eGear,
+      wheel: eWheel,
+      regenerated: eRegen,
+      rider: eRider,
+      brakes: eBrakes,
+      packInternal: ePack,
+    },
+  };
+}
+
+function isSteps(route: readonly RouteSegment[] | RouteSteps): route is RouteSteps {
+  return 'count' in route;
+}

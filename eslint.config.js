@@ -1,0 +1,72 @@
+import tseslint from 'typescript-eslint';
+import reactHooks from 'eslint-plugin-react-hooks';
+
+/** Imports follow one arrow: web, server, cli → core, by its one entry; core reaches for nobody. */
+const arrow = (patterns) => ['error', { patterns }];
+const deepCore = { regex: '^(@sprocket/core/|.*core/src)', message: 'The core is entered by @sprocket/core alone.' };
+
+export default tseslint.config(
+  { ignores: ['**/dist/**', '**/node_modules/**', 'docs/**'] },
+  ...tseslint.configs.strict,
+  {
+    files: ['**/*.{ts,tsx}'],
+    rules: {
+      '@typescript-eslint/consistent-type-imports': 'error',
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_' }],
+      eqeqeq: 'error',
+      'no-console': 'error',
+    },
+  },
+  {
+    files: ['core/src/**/*.ts'],
+    rules: {
+      'no-restricted-imports': arrow([
+        {
+          regex: '^(react|@mantine|dexie|express|node:|@sprocket/)',
+          message: 'The core is pure: no interface, storage, server or Node.',
+        },
+        { regex: '(^|/)(web|server|cli|e2e)/', message: 'The core imports nobody.' },
+      ]),
+      'no-restricted-globals': ['error', 'window', 'document', 'localStorage', 'process', 'Date'],
+      'no-restricted-properties': ['error', { object: 'Math', property: 'random', message: 'Draws take a seed.' }],
+    },
+  },
+  {
+    files: ['core/src/**/*.test.ts', 'core/bench/**/*.ts'],
+    rules: {
+      'no-restricted-imports': 'off',
+      'no-restricted-globals': 'off',
+      '@typescript-eslint/no-unused-expressions': 'off',
+      'no-console': 'off',
+    },
+  },
+  {
+    files: ['web/src/**/*.{ts,tsx}'],
+    plugins: { 'react-hooks': reactHooks },
+    rules: {
+      ...reactHooks.configs.recommended.rules,
+      'no-restricted-imports': arrow([
+        deepCore,
+        { regex: '^(express|node:|@sprocket/(server|cli|e2e))', message: 'The web app knows the core and itself.' },
+      ]),
+    },
+  },
+  {
+    files: ['server/src/**/*.ts', 'cli/src/**/*.ts'],
+    rules: {
+      'no-restricted-imports': arrow([
+        deepCore,
+        { regex: '^@sprocket/(web|e2e)', message: 'Only the core is shared.' },
+      ]),
+      'no-console': 'off',
+    },
+  },
+  {
+    files: ['e2e/**/*.ts', '**/*.test.ts'],
+    rules: {
+      '@typescript-eslint/no-unused-expressions': 'off',
+      '@typescript-eslint/no-non-null-assertion': 'off',
+      'no-console': 'off',
+    },
+  },
+);
