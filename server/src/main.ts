@@ -7,7 +7,7 @@ const port = Number(process.env.PORT ?? 4173);
 
 const server = createServer({
   appDir: fileURLToPath(new URL('web/dist', root)),
-  demoDir: demo ? fileURLToPath(new URL('demo', root)) : undefined,
+  demo,
 }).listen(port, '127.0.0.1', (error?: Error) => {
   if (error) {
     console.error(`Could not listen on port ${port}: ${error.message}. Set PORT to another.`);

@@ -8,8 +8,8 @@ import { join } from 'node:path';
 export interface ServerOptions {
   /** Folder of the built app. */
   appDir: string;
-  /** Folder of the demo's builds and roads, served at /demo; absent when started empty. */
-  demoDir?: string | undefined;
+  /** Whether the page should fill an empty store with the demo’s builds. */
+  demo?: boolean | undefined;
 }
 
 const NONCE_MARK = '__NONCE__';
@@ -18,7 +18,7 @@ const NONCE_MARK = '__NONCE__';
  * The app's server: the built app with a strict content policy, a health address, and in the demo
  * the demo's data. Styles the interface writes at run time carry a nonce, new with every page.
  */
-export function createServer({ appDir, demoDir }: ServerOptions): Express {
+export function createServer({ appDir, demo = false }: ServerOptions): Express {
   const app = express();
   app.disable('x-powered-by');
   app.use((_req, res, next) => {
@@ -54,9 +54,8 @@ export function createServer({ appDir, demoDir }: ServerOptions): Express {
   );
   app.use(compression());
   app.get('/health', (_req, res) => {
-    res.json({ ok: true, demo: demoDir !== undefined });
+    res.json({ ok: true, demo });
   });
-  if (demoDir !== undefined) app.use('/demo', express.static(demoDir, { index: false, fallthrough: false }));
   app.use('/assets', express.static(join(appDir, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }));
   app.use(express.static(appDir, { index: false }));
   const page = join(appDir, 'index.html');
@@ -70,7 +69,11 @@ export function createServer({ appDir, demoDir }: ServerOptions): Express {
       return;
     }
     res.set('Cache-Control', 'no-store');
-    res.type('html').send(readFileSync(page, 'utf8').replaceAll(NONCE_MARK, String(res.locals.nonce)));
+    res.type('html').send(
+      readFileSync(page, 'utf8')
+        .replaceAll(NONCE_MARK, String(res.locals.nonce))
+        .replace('__DEMO__', demo ? 'yes' : 'no'),
+    );
   });
   return app;
 }

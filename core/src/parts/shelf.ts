@@ -268,7 +268,7 @@ const kits: Kit[] = [
     nominalVolts: 36,
     throttle: false,
     assistLimitMs: kmh(25),
-    systemLimitKg: 160,
+    systemLimitKg: 190,
     motor: {
       ktNmPerA: 0.13,
       resistanceOhm: 0.22,

@@ -69,13 +69,11 @@ function rangeFigure(build: Build, chosen: Chosen, r: Reckoning | null, band: Ra
     { label: 'Rider adds at the tyre', value: wh(e.account.rider), from: model },
     { label: 'Use', value: amount(e.whPerKm / 1000, 'energyPerWay'), from: 'energy ÷ distance' },
     { label: 'Distance to empty', value: amount(e.distanceM, 'way'), from: `${r.toEmpty.steps} steps of at most 10 m` },
-    ...band.causes
-      .slice(0, 4)
-      .map((cause) => ({
-        label: `Spread from ${cause.label}`,
-        value: amount(cause.share, 'share', 1),
-        from: 'one pass with it moved',
-      })),
+    ...band.causes.slice(0, 4).map((cause) => ({
+      label: `Spread from ${cause.label}`,
+      value: amount(cause.share, 'share', 1),
+      from: 'one pass with it moved',
+    })),
   ];
   return {
     id: 'range',

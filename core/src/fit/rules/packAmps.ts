@@ -33,7 +33,7 @@ export const packAmps: PackRule = {
       return finding({
         verdict: 'stop',
         title: 'Pack too weak for the controller',
-        why: phrase`The controller draws up to ${amount(asked, 'current')}; ${held} give ${amount(least, 'current')} for long. The pack overheats or cuts out on the first hill.`,
+        why: phrase`The controller draws up to ${amount(asked, 'current')}; ${held === 'the cells' ? 'the cells give' : 'the protection board gives'} ${amount(least, 'current')} continuously. The pack overheats or cuts out on the first hill.`,
         remedies: [
           {
             text: phrase`Choose a pack of ${amount(asked * PACK_CURRENT_MARGIN, 'current')} or more, or set the controller to ${amount(least / PACK_CURRENT_MARGIN, 'current')} if it can be set.`,
@@ -45,7 +45,7 @@ export const packAmps: PackRule = {
       return finding({
         verdict: 'rework',
         title: 'Little margin on amps',
-        why: phrase`The controller draws up to ${amount(asked, 'current')} and ${held} give ${amount(least, 'current')}: under the 1.2 times that keeps a pack cool and long-lived.`,
+        why: phrase`The controller draws up to ${amount(asked, 'current')} and ${held === 'the cells' ? 'the cells give' : 'the protection board gives'} ${amount(least, 'current')}: under the 1.2 times that keeps a pack cool and long-lived.`,
         remedies: [
           {
             text: phrase`Set the controller to ${amount(least / PACK_CURRENT_MARGIN, 'current')}, or choose a stronger pack.`,
@@ -57,7 +57,7 @@ export const packAmps: PackRule = {
     return finding({
       verdict: 'fits',
       title: 'Amps in hand',
-      why: phrase`${held === 'the cells' ? 'The cells' : 'The protection board'} give ${amount(least, 'current')} for long; the controller asks ${amount(asked, 'current')}.`,
+      why: phrase`${held === 'the cells' ? 'The cells give' : 'The protection board gives'} ${amount(least, 'current')} continuously; the controller asks ${amount(asked, 'current')}.`,
       remedies: [],
     });
   },

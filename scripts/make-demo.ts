@@ -1,0 +1,469 @@
+/**
+ * Writes the demo world into web/public/demo: three GPX roads and five builds, through the same
+ * readers a person's own files go through. Run again after a change to the build schema:
+ * node --import tsx scripts/make-demo.ts
+ */
+import { mkdirSync, writeFileSync } from 'node:fs';
+import {
+  newBuild,
+  parseQuantity,
+  parseTeeth,
+  parseTyre,
+  readGpx,
+  surveyItem,
+  writeBuildFile,
+  type Build,
+  type ConditionGrade,
+  type ConditionItem,
+  type Provenance,
+  type Route,
+  type Survey,
+  type SurveyItemId,
+  type VehicleKind,
+} from '@sprocket/core';
+
+const out = new URL('../web/public/demo/', import.meta.url);
+mkdirSync(new URL('builds/', out), { recursive: true });
+mkdirSync(new URL('roads/', out), { recursive: true });
+
+/** An invented place, well out at sea. */
+const HOME = { lat: 47.2, lon: -35.4 };
+
+interface Stretch {
+  lengthM: number;
+  grade: number;
+  /** Bearing, degrees. */
+  bearing: number;
+}
+
+/** A road as GPX: a point about each 25 m, heights to a decimetre with a recorder's small jitter. */
+function gpx(name: string, start: number, stretches: Stretch[]): string {
+  const points: string[] = [];
+  let { lat, lon } = HOME;
+  let height = start;
+  let n = 0;
+  let shown = 0;
+  const put = (): void => {
+    // A smooth grade change: heights are averaged over the neighbours when the road is drawn up.
+    const jitter = 0.5 * Math.sin(n * 2.399) + 0.3 * Math.sin(n * 5.1);
+    const ele = n % 97 === 41 ? '' : `<ele>${(height + jitter).toFixed(1)}</ele>`;
+    points.push(`      <trkpt lat="${lat.toFixed(6)}" lon="${lon.toFixed(6)}">${ele}</trkpt>`);
+    if (n % 120 === 60) points.push(points.at(-1) as string);
+    n++;
+  };
+  put();
+  for (const stretch of stretches) {
+    const count = Math.max(1, Math.round(stretch.lengthM / 25));
+    for (let i = 0; i < count; i++) {
+      shown += (stretch.grade - shown) * 0.35;
+      const step = stretch.lengthM / count;
+      const bearing = ((stretch.bearing + 14 * Math.sin(n / 9)) * Math.PI) / 180;
+      lat += (step * Math.cos(bearing)) / 111_200;
+      lon += (step * Math.sin(bearing)) / (111_320 * Math.cos((HOME.lat * Math.PI) / 180));
+      height += step * shown;
+      put();
+    }
+  }
+  return `<?xml version="1.0" encoding="UTF-8"?>
+<gpx version="1.1" creator="Skerrow Lock tool library" xmlns="http://www.topografix.com/GPX/1/1">
+  <trk>
+    <name>${name}</name>
+    <trkseg>
+${points.join('\n')}
+    </trkseg>
+  </trk>
+</gpx>
+`;
+}
+
+const roads = {
+  gorge: {
+    file: 'gorge-road.gpx',
+    note: 'Up the gorge by the Weir Steps, 9 km, rough tar',
+    text: gpx('Gorge road by the Weir Steps', 62, [
+      { lengthM: 900, grade: 0.004, bearing: 30 },
+      { lengthM: 280, grade: 0.112, bearing: 55 },
+      { lengthM: 1500, grade: 0.018, bearing: 70 },
+      { lengthM: 700, grade: 0.061, bearing: 40 },
+      { lengthM: 1400, grade: -0.012, bearing: 20 },
+      { lengthM: 900, grade: 0.074, bearing: 60 },
+      { lengthM: 1800, grade: 0.01, bearing: 80 },
+      { lengthM: 1500, grade: -0.02, bearing: 95 },
+    ]),
+  },
+  town: {
+    file: 'town-round.gpx',
+    note: 'The lending round, 5.4 km of setts with Chandler’s Rise',
+    text: gpx('Lending round by Chandler’s Rise', 64, [
+      { lengthM: 700, grade: 0.006, bearing: 110 },
+      { lengthM: 180, grade: 0.096, bearing: 150 },
+      { lengthM: 900, grade: 0.012, bearing: 180 },
+      { lengthM: 420, grade: 0.055, bearing: 220 },
+      { lengthM: 800, grade: -0.004, bearing: 250 },
+      { lengthM: 700, grade: -0.045, bearing: 300 },
+      { lengthM: 900, grade: 0.002, bearing: 340 },
+      { lengthM: 800, grade: -0.018, bearing: 20 },
+    ]),
+  },
+  towpath: {
+    file: 'towpath.gpx',
+    note: 'Towpath to the upper weir, 10 km of packed gravel, open to the wind',
+    text: gpx('Towpath to the upper weir', 58, [
+      { lengthM: 3200, grade: 0.001, bearing: 270 },
+      { lengthM: 120, grade: 0.042, bearing: 275 },
+      { lengthM: 3600, grade: 0.001, bearing: 265 },
+      { lengthM: 140, grade: 0.048, bearing: 280 },
+      { lengthM: 2900, grade: 0.0015, bearing: 270 },
+    ]),
+  },
+};
+
+function road(key: keyof typeof roads, surface: Route['surface'], stopsPerKm: number): Route {
+  const read = readGpx(roads[key].text, `demo-${key}`, key);
+  if (!read.ok) throw new Error(JSON.stringify(read.problems));
+  return { ...read.value, source: 'shelf', surface, stopsPerKm };
+}
+
+type Typed = Partial<Record<SurveyItemId, string | [string, Provenance]>>;
+
+function survey(typed: Typed): Survey {
+  const entries: Record<string, unknown> = {};
+  for (const [id, said] of Object.entries(typed) as [SurveyItemId, string | [string, Provenance]][]) {
+    const [text, provenance] = typeof said === 'string' ? [said, 'measured' as const] : said;
+    const item = surveyItem(id);
+    const read =
+      item.type === 'number'
+        ? parseQuantity(text, item.dimension, 'metric')
+        : item.type === 'tyre'
+          ? parseTyre(text)
+          : item.type === 'teeth'
+            ? parseTeeth(text)
+            : { ok: true as const, value: text, unit: '' };
+    if (!read.ok) throw new Error(`${id}: ${read.message}`);
+    entries[id] = { value: read.value, typed: text, unit: read.unit, provenance, note: '' };
+  }
+  return entries as Survey;
+}
+
+function condition(marks: Partial<Record<ConditionItem, ConditionGrade>>): Build['donor']['condition'] {
+  return Object.fromEntries(Object.entries(marks).map(([item, grade]) => [item, { grade, note: '' }]));
+}
+
+const allSound: Partial<Record<ConditionItem, ConditionGrade>> = {
+  cracks: 'sound',
+  headset: 'sound',
+  hinge: 'sound',
+  wheels: 'sound',
+  brakes: 'sound',
+};
+
+function build(id: string, name: string, kind: VehicleKind, description: string, change: (b: Build) => void): Build {
+  const b = newBuild(`demo-${id}`, name, '2026-05-04T09:00:00.000Z');
+  b.donor.kind = kind;
+  b.donor.description = description;
+  change(b);
+  return b;
+}
+
+const builds: Build[] = [
+  build(
+    'mixte',
+    'Bookbinder’s mixte',
+    'mixte',
+    'A steel mixte of some forty winters, for a bookbinder who carries paper up the gorge.',
+    (b) => {
+      Object.assign(b.brief, {
+        purpose: 'commute',
+        cargoKg: 9,
+        posture: 'upright',
+        panniers: true,
+        rangeWantedM: 35_000,
+        reserve: 0.2,
+        cruiseMs: 21 / 3.6,
+        temperatureC: 8,
+        altitudeM: 120,
+        headwindMs: 1,
+        thereAndBack: true,
+        route: road('gorge', 'chipSeal', 1),
+      });
+      b.brief.riders = [
+        { name: 'Maud, bookbinder', massKg: 64, statureM: 1.66, effort: 'easy', factor: 1, neverShifts: false },
+      ];
+      b.donor.survey = survey({
+        frameMaterial: 'steel',
+        forkMaterial: 'steel',
+        forkKind: 'rigid',
+        dropoutMaterial: 'steel',
+        bracketKind: 'threadedIso',
+        bracketWidth: '68 mm',
+        bracketBore: '33.7 mm',
+        rearDropoutSpacing: '131 mm',
+        rearSlotWidth: '10.1 mm',
+        rearDropoutThickness: '5.5 mm',
+        rearAxleHolding: 'horizontalSlot',
+        frontDropoutSpacing: '100 mm',
+        frontSlotWidth: '9.2 mm',
+        frontAxleHolding: 'verticalSlot',
+        rearTyre: '37-622',
+        frontTyre: '37-622',
+        rearBrake: 'rim',
+        frontBrake: 'rim',
+        clusterKind: 'freewheel',
+        cogTeeth: '14-16-18-21-24-28',
+        ringTeeth: '42',
+        seatSide: '330 mm',
+        topSide: '468 mm',
+        downSide: '552 mm',
+        seatTubeLength: '500 mm',
+        seatTubeAngle: '71°',
+        chainstayLength: '448 mm',
+        bracketHeight: '285 mm',
+        wheelbase: '1065 mm',
+        vehicleMass: '15.4 kg',
+        loadLimit: ['130 kg', 'recalled'],
+        rackLimit: '18 kg',
+      });
+      b.donor.condition = condition({ ...allSound, wheels: 'needsWork' });
+      Object.assign(b.choice, { kitId: 'otter-r250', packId: 'kettle-36-13', torqueArms: 1 });
+    },
+  ),
+  build(
+    'trike',
+    'Tool library’s trike',
+    'deltaTrike',
+    'Two wheels behind and a deck between them: takes lent tools round the town and fetches them back.',
+    (b) => {
+      Object.assign(b.brief, {
+        purpose: 'load',
+        cargoKg: 58,
+        posture: 'uprightTrike',
+        rangeWantedM: 18_000,
+        reserve: 0.25,
+        cruiseMs: 15 / 3.6,
+        temperatureC: 6,
+        altitudeM: 70,
+        thereAndBack: true,
+        route: road('town', 'setts', 4),
+      });
+      b.brief.riders = [
+        { name: 'Tobit, lends and fetches', massKg: 88, statureM: 1.8, effort: 'easy', factor: 1, neverShifts: true },
+        { name: 'Nan, Saturdays', massKg: 57, statureM: 1.58, effort: 'easy', factor: 0.8, neverShifts: true },
+      ];
+      b.donor.survey = survey({
+        frameMaterial: 'steel',
+        forkMaterial: 'steel',
+        forkKind: 'rigid',
+        dropoutMaterial: 'steel',
+        bracketKind: 'onePiece',
+        bracketWidth: '68 mm',
+        bracketBore: '51 mm',
+        frontDropoutSpacing: '100 mm',
+        frontSlotWidth: '9.2 mm',
+        frontAxleHolding: 'verticalSlot',
+        rearTyre: '24 x 1.75',
+        frontTyre: '24 x 1.75',
+        rearBrake: 'coaster',
+        frontBrake: 'rim',
+        clusterKind: 'single',
+        cogTeeth: '22',
+        ringTeeth: '36',
+        seatTubeLength: '420 mm',
+        seatTubeAngle: '70°',
+        chainstayLength: '620 mm',
+        bracketHeight: '268 mm',
+        wheelbase: '1210 mm',
+        track: '690 mm',
+        vehicleMass: '29 kg',
+        loadLimit: ['240 kg', 'dataSheet'],
+        rearAxleHolding: ['horizontalSlot', 'recalled'],
+      });
+      b.donor.condition = condition({ ...allSound, brakes: 'needsWork' });
+      Object.assign(b.choice, { kitId: 'dray-f1000', packId: 'hearth-48-20-lfp', torqueArms: 2 });
+    },
+  ),
+  build(
+    'box',
+    'Seedling stall’s box bike',
+    'boxBike',
+    'Carries trays of seedlings to the Thursday market, and earth on the way home.',
+    (b) => {
+      Object.assign(b.brief, {
+        purpose: 'load',
+        cargoKg: 62,
+        posture: 'upright',
+        rangeWantedM: 22_000,
+        reserve: 0.2,
+        cruiseMs: 17 / 3.6,
+        temperatureC: 11,
+        altitudeM: 70,
+        thereAndBack: true,
+        route: road('town', 'setts', 3),
+      });
+      b.brief.riders = [
+        { name: 'Ivo, seedling stall', massKg: 74, statureM: 1.77, effort: 'steady', factor: 1, neverShifts: false },
+      ];
+      b.donor.survey = survey({
+        frameMaterial: 'steel',
+        forkMaterial: 'steel',
+        forkKind: 'rigid',
+        dropoutMaterial: 'steel',
+        bracketKind: 'threadedIso',
+        bracketWidth: '73 mm',
+        bracketBore: ['33.8 mm', 'recalled'],
+        rearDropoutSpacing: '135 mm',
+        rearSlotWidth: '10.2 mm',
+        rearDropoutThickness: '7 mm',
+        rearAxleHolding: 'verticalSlot',
+        frontDropoutSpacing: '100 mm',
+        frontSlotWidth: '9.1 mm',
+        frontAxleHolding: 'verticalSlot',
+        rearTyre: '26 x 2',
+        frontTyre: '20 x 2',
+        rearBrake: 'discCable',
+        frontBrake: 'discCable',
+        clusterKind: 'cassette',
+        cogTeeth: '11-13-15-17-20-23-26-30-34',
+        ringTeeth: '38',
+        seatTubeLength: '470 mm',
+        seatTubeAngle: '70°',
+        chainstayLength: '455 mm',
+        bracketHeight: '292 mm',
+        wheelbase: '1985 mm',
+        vehicleMass: '37 kg',
+        loadLimit: ['220 kg', 'dataSheet'],
+      });
+      b.donor.condition = condition(allSound);
+      Object.assign(b.choice, {
+        kitId: 'wren-m250',
+        packId: 'hearth-36-12-lfp',
+        ringId: 'ring-36-bcd104',
+        packPlace: 'box',
+      });
+    },
+  ),
+  build(
+    'lockkeeper',
+    'Lock-keeper’s step-through',
+    'stepThrough',
+    'Small aluminium step-through with a hub gear; its low curved tube leaves no triangle.',
+    (b) => {
+      Object.assign(b.brief, {
+        purpose: 'easy',
+        cargoKg: 6,
+        posture: 'upright',
+        rangeWantedM: 28_000,
+        reserve: 0.25,
+        cruiseMs: 18 / 3.6,
+        temperatureC: 5,
+        altitudeM: 60,
+        headwindMs: 4,
+        thereAndBack: true,
+        route: road('towpath', 'packedGravel', 0.5),
+      });
+      b.brief.riders = [
+        { name: 'Osric, lock-keeper', massKg: 79, statureM: 1.7, effort: 'easy', factor: 0.7, neverShifts: false },
+      ];
+      b.donor.survey = survey({
+        frameMaterial: 'aluminium',
+        forkMaterial: 'steel',
+        forkKind: 'rigid',
+        dropoutMaterial: 'aluminium',
+        bracketKind: 'threadedIso',
+        bracketWidth: '68 mm',
+        bracketBore: '33.8 mm',
+        rearDropoutSpacing: '130 mm',
+        rearAxleHolding: 'horizontalSlot',
+        rearSlotWidth: '10 mm',
+        rearDropoutThickness: '6 mm',
+        frontDropoutSpacing: '100 mm',
+        frontSlotWidth: '9.8 mm',
+        frontAxleHolding: 'verticalSlot',
+        rearTyre: '47-559',
+        frontTyre: '47-559',
+        rearBrake: 'coaster',
+        frontBrake: 'rim',
+        clusterKind: 'hubGear',
+        hubGear: 'seven',
+        cogTeeth: '20',
+        ringTeeth: '38',
+        seatTubeLength: '440 mm',
+        seatTubeAngle: '69°',
+        chainstayLength: '462 mm',
+        bracketHeight: '282 mm',
+        wheelbase: '1088 mm',
+        vehicleMass: '16.8 kg',
+        loadLimit: ['140 kg', 'dataSheet'],
+        rackLimit: '18 kg',
+      });
+      b.donor.condition = condition(allSound);
+      Object.assign(b.choice, { kitId: 'linnet-f250', packId: 'loaf-36-17', torqueArms: 2 });
+    },
+  ),
+  build(
+    'gravel',
+    'Carbon gravel bike',
+    'diamond',
+    'Light, lovely and not to be converted: it came with the question whether it could be.',
+    (b) => {
+      Object.assign(b.brief, {
+        purpose: 'play',
+        cargoKg: 3,
+        posture: 'handsHigh',
+        rangeWantedM: 45_000,
+        reserve: 0.2,
+        cruiseMs: 25 / 3.6,
+        temperatureC: 12,
+        altitudeM: 120,
+        thereAndBack: true,
+        route: road('gorge', 'packedGravel', 0.5),
+      });
+      b.brief.riders = [
+        { name: 'Linus, weekends', massKg: 78, statureM: 1.83, effort: 'brisk', factor: 1, neverShifts: false },
+      ];
+      b.donor.survey = survey({
+        frameMaterial: ['carbon', 'dataSheet'],
+        forkMaterial: ['carbon', 'dataSheet'],
+        forkKind: 'rigid',
+        dropoutMaterial: 'carbon',
+        bracketKind: 'pressFit',
+        bracketWidth: '86.5 mm',
+        bracketBore: '41 mm',
+        rearDropoutSpacing: '142 mm',
+        rearAxleHolding: 'throughAxle',
+        frontDropoutSpacing: '100 mm',
+        frontAxleHolding: 'throughAxle',
+        rearTyre: '40-622',
+        frontTyre: '40-622',
+        rearBrake: 'discHydraulic',
+        frontBrake: 'discHydraulic',
+        clusterKind: 'cassette',
+        cogTeeth: '11-13-15-17-19-21-24-28-32-37-42',
+        ringTeeth: '40',
+        seatSide: '415 mm',
+        topSide: '505 mm',
+        downSide: '566 mm',
+        seatTubeLength: '520 mm',
+        seatTubeAngle: '73.5°',
+        chainstayLength: '430 mm',
+        bracketHeight: '278 mm',
+        wheelbase: '1035 mm',
+        vehicleMass: '9.3 kg',
+        loadLimit: ['120 kg', 'dataSheet'],
+      });
+      b.donor.condition = condition({ ...allSound, hinge: 'sound' });
+      Object.assign(b.choice, { kitId: 'ouzel-m750', packId: 'kettle-48-14' });
+    },
+  ),
+];
+
+for (const { file, text } of Object.values(roads)) writeFileSync(new URL(`roads/${file}`, out), text);
+for (const b of builds) writeFileSync(new URL(`builds/${b.id}.json`, out), writeBuildFile(b));
+const index = {
+  builds: builds.map((b) => `${b.id}.json`),
+  roads: Object.values(roads).map(({ file, note, text }) => ({
+    file,
+    note,
+    name: /<name>(.*)<\/name>/.exec(text)?.[1] ?? file,
+  })),
+};
+writeFileSync(new URL('index.json', out), JSON.stringify(index, null, 2) + '\n');

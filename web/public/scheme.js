@@ -1,0 +1,11 @@
+// Sets the colour scheme before the first paint; the app takes over from there.
+(function () {
+  try {
+    var kept = localStorage.getItem('mantine-color-scheme-value');
+    var dark =
+      kept === 'dark' || ((kept === null || kept === 'auto') && matchMedia('(prefers-color-scheme: dark)').matches);
+    document.documentElement.setAttribute('data-mantine-color-scheme', dark ? 'dark' : 'light');
+  } catch (_) {
+    document.documentElement.setAttribute('data-mantine-color-scheme', 'light');
+  }
+})();

@@ -1,0 +1,84 @@
+import { readBuild } from '@sprocket/core';
+import { useEffect, useState } from 'react';
+import { Link, Outlet, useNavigation, useParams } from 'react-router';
+import { db, writeSetting } from '../storage/db.ts';
+import { buildActions } from './buildSlice.ts';
+import { Explain } from './Explain.tsx';
+import { Finder } from './Finder.tsx';
+import { KeySheet } from './KeySheet.tsx';
+import { PlanProvider, usePlanState } from './PlanProvider.tsx';
+import { Rail } from './Rail.tsx';
+import { useApp, useSend } from './store.ts';
+import { Tally } from './Tally.tsx';
+import { useSheetKeys } from './useSheetKeys.ts';
+
+/** One open build: rail, stage, tally. Opens what the address names. */
+export function BuildSheet() {
+  const { buildId = '' } = useParams();
+  const openId = useApp((state) => state.build.present.build?.id);
+  const send = useSend();
+  const [missing, setMissing] = useState<string | null>(null);
+
+  useEffect(() => {
+    if (openId === buildId) return;
+    let wanted = true;
+    void db.builds.get(buildId).then((kept) => {
+      if (!wanted) return;
+      if (kept === undefined) {
+        setMissing('No build is kept under this address in this browser.');
+        return;
+      }
+      const read = readBuild(kept);
+      if (!read.ok) {
+        setMissing(`This build cannot be read: ${read.problems[0]?.path ?? ''}: ${read.problems[0]?.message ?? ''}`);
+        return;
+      }
+      setMissing(null);
+      send(buildActions.opened(read.value));
+      void writeSetting('last-build', buildId);
+    });
+    return () => {
+      wanted = false;
+    };
+  }, [buildId, openId, send]);
+
+  if (missing !== null && openId !== buildId) {
+    return (
+      <main className="lost">
+        <h1>Not on this bench</h1>
+        <p>{missing}</p>
+        <p>
+          <Link to="/">Back to your builds</Link>
+        </p>
+      </main>
+    );
+  }
+  if (openId !== buildId) return <p className="wait">Opening the build…</p>;
+  return (
+    <PlanProvider>
+      <OpenSheet />
+    </PlanProvider>
+  );
+}
+
+function OpenSheet() {
+  const state = usePlanState();
+  const { state: going } = useNavigation();
+  useSheetKeys();
+  if (!state) return <p className="wait">Working out the plan…</p>;
+  return (
+    <div className="sheet">
+      <a className="skip" href="#stage">
+        Skip to the stage
+      </a>
+      <Rail plan={state.plan} />
+      <main id="stage" className="stage" tabIndex={-1} aria-busy={going === 'loading'}>
+        <Outlet />
+      </main>
+      <Tally plan={state.plan} previous={state.previous} />
+      <Explain />
+      <Finder />
+      <KeySheet />
+    </div>
+  );
+}

@@ -1,0 +1,63 @@
+import { verdictWords, type BuildPlan } from '@sprocket/core';
+import { Link, NavLink, useParams } from 'react-router';
+import { Mark } from '../ui/Mark.tsx';
+import { VerdictSign } from '../ui/Verdict.tsx';
+import { stages, type Stage } from './stages.ts';
+import { useApp, useBuild } from './store.ts';
+
+/** The left rail: the build, and the ten stages as links of a chain. */
+export function Rail({ plan }: { plan: BuildPlan }) {
+  const build = useBuild();
+  const saved = useApp((state) => state.ui.saved);
+  const { buildId = '' } = useParams();
+  const done = stages.filter((stage) => stage.area && plan.stages[stage.area].verdict === 'fits').length;
+  return (
+    <nav className="rail" aria-label="Stages">
+      <Link to="/" className="brand" aria-label="Jolly Sprocket, all builds">
+        <Mark done={done} of={stages.length} />
+        <span>Jolly Sprocket</span>
+      </Link>
+      <Link
+        to="/"
+        className="build-card"
+        aria-label={`${build.name}, variant ${build.variant}. Switch, duplicate or rename builds`}
+      >
+        <strong>{build.name}</strong>
+        <span>
+          variant {build.variant} · {saved === 'failed' ? 'not saved' : saved === 'saving' ? 'saving…' : 'saved'}
+        </span>
+      </Link>
+      <ol className="chain-links">
+        {stages.map((stage) => (
+          <li key={stage.id}>
+            <NavLink to={`/build/${buildId}/${stage.id}`} className="chain-link">
+              <span className="link-no">{stage.key}</span>
+              <span className="link-name">{stage.label}</span>
+              <StageState stage={stage} plan={plan} />
+            </NavLink>
+          </li>
+        ))}
+      </ol>
+      <div className="rail-foot">
+        <NavLink to={`/build/${buildId}/shelf`}>Shelf</NavLink>
+        <NavLink to="/settings">Settings</NavLink>
+        <Link to="/">Builds</Link>
+      </div>
+    </nav>
+  );
+}
+
+function StageState({ stage, plan }: { stage: Stage; plan: BuildPlan }) {
+  if (!stage.area) return <span className="link-state link-later">not ready</span>;
+  const { verdict, counts } = plan.stages[stage.area];
+  const total = Object.values(counts).reduce((a, b) => a + b, 0);
+  const shown = total === 0 ? ('measure' as const) : verdict;
+  const count = counts[shown];
+  return (
+    <span className={`link-state verdict-${shown}`}>
+      <VerdictSign verdict={shown} />
+      {shown === 'fits' ? <span>Fits</span> : <span className="num">{count === 0 ? 'choose' : count}</span>}
+      {shown === 'fits' ? null : <span className="sr"> {verdictWords[shown].toLowerCase()}</span>}
+    </span>
+  );
+}

@@ -1,0 +1,140 @@
+import { legalClass, showAmount, type BuildPlan, type Figure } from '@sprocket/core';
+import { useEffect, useRef, useState } from 'react';
+import { Big, Say, Show } from '../ui/Show.tsx';
+import { VerdictMark } from '../ui/Verdict.tsx';
+import { useApp, useBuild, useSend, useUnits } from './store.ts';
+import { uiActions } from './uiSlice.ts';
+
+/** How long a change stays marked, ms. */
+const MARKED_FOR = 6000;
+
+interface TallyProps {
+  plan: BuildPlan;
+  previous: BuildPlan | null;
+}
+
+/** The right-hand tally: figures that follow every edit, with how much each moved. */
+export function Tally({ plan, previous }: TallyProps) {
+  const send = useSend();
+  const up = useApp((state) => state.ui.tallyUp);
+  const build = useBuild();
+  const deltas = useDeltas(plan, previous);
+  const law = legalClass(build.brief.legalClass);
+  const guesses = plan.progress.total - plan.progress.proven;
+  const range = plan.figures[0];
+  return (
+    <aside className={`tally${up ? ' tally-up' : ''}`} aria-label="Tally">
+      <button
+        type="button"
+        className="tally-handle"
+        aria-expanded={up}
+        onClick={() => send(uiActions.tallyPulled(!up))}
+      >
+        <VerdictMark verdict={plan.verdict} />
+        <span className="num">{range?.value ? <Show value={range.value} /> : 'no range yet'}</span>
+        <span className="quiet">{up ? 'close the tally' : 'tally'}</span>
+      </button>
+      <div className="tally-body">
+        <div className="tally-head">
+          <h2>Tally</h2>
+          <span className={guesses === 0 ? 'quiet' : 'guesses'}>
+            {guesses === 0 ? 'all measured' : `rests on ${guesses} guess${guesses === 1 ? '' : 'es'}`}
+          </span>
+        </div>
+        {plan.figures.map((figure) => (
+          <FigureRow
+            key={figure.id}
+            figure={figure}
+            delta={deltas[figure.id]}
+            onOpen={() => send(uiActions.explained({ kind: 'figure', id: figure.id }))}
+          />
+        ))}
+        <div className="tally-law">
+          <span className="quiet">Rules chosen</span>
+          <strong>{law.name}</strong>
+          <span className="quiet">as of {law.asOf}; the local authority decides</span>
+        </div>
+        <div className="caution">
+          <strong>Charging</strong> Never below 0 °C, never after a knock, and with a smoke alarm above the charger. A
+          swollen or hot pack goes to a qualified person.
+        </div>
+      </div>
+    </aside>
+  );
+}
+
+function FigureRow({ figure, delta, onOpen }: { figure: Figure; delta: string | undefined; onOpen: () => void }) {
+  return (
+    <button type="button" className="tally-row" data-figure={figure.id} onClick={onOpen} aria-label={undefined}>
+      <span className="tally-label">
+        <span>{figure.label}</span>
+        {delta ? (
+          <span className={`delta num ${delta.startsWith('−') ? 'delta-down' : 'delta-up'}`}>{delta}</span>
+        ) : null}
+      </span>
+      {figure.band ? (
+        <BandFigure figure={figure} />
+      ) : figure.value ? (
+        <Big value={figure.value} />
+      ) : (
+        <span className="big big-none">–</span>
+      )}
+      <span className="tally-note">
+        <Say words={figure.note} />
+      </span>
+    </button>
+  );
+}
+
+function BandFigure({ figure }: { figure: Figure }) {
+  const units = useUnits();
+  const { band, value } = figure;
+  if (!band || !value) return null;
+  const low = showAmount(band.low, units);
+  const high = showAmount(band.high, units);
+  const most = Math.max(band.high.si * 1.15, (band.need?.si ?? 0) * 1.15);
+  const at = (si: number): number => (si / most) * 200;
+  return (
+    <>
+      <span className="big">
+        <span className="num">
+          {low.number}–{high.number}
+        </span>
+        <span className="unit"> {high.unit}</span>
+      </span>
+      <svg className="band" viewBox="0 0 200 16" aria-hidden="true" focusable="false">
+        <line x1="0" x2="200" y1="8" y2="8" className="band-axis" />
+        <rect x={at(band.low.si)} width={at(band.high.si) - at(band.low.si)} y="4.5" height="7" className="band-bar" />
+        <line x1={at(value.si)} x2={at(value.si)} y1="2" y2="14" className="band-mid" />
+        {band.need ? <line x1={at(band.need.si)} x2={at(band.need.si)} y1="0" y2="16" className="band-need" /> : null}
+      </svg>
+    </>
+  );
+}
+
+/** Which way each figure moved with the last edit that moved any, as text in the reader's units. */
+function useDeltas(plan: BuildPlan, previous: BuildPlan | null): Partial<Record<Figure['id'], string>> {
+  const units = useUnits();
+  const [deltas, setDeltas] = useState<Partial<Record<Figure['id'], string>>>({});
+  const base = useRef<BuildPlan | null>(null);
+  useEffect(() => {
+    // Edits in quick succession are measured from where they began.
+    base.current ??= previous;
+    const next: Partial<Record<Figure['id'], string>> = {};
+    for (const figure of plan.figures) {
+      const before = base.current?.figures.find((f) => f.id === figure.id);
+      if (!before?.value || !figure.value) continue;
+      const moved = figure.value.si - before.value.si;
+      const shown = showAmount({ ...figure.value, si: moved }, units);
+      if (Number(shown.number.replace('−', '-').replace(/\u202f/g, '')) === 0) continue;
+      next[figure.id] = `${moved > 0 ? '+' : ''}${shown.number}`;
+    }
+    setDeltas(next);
+    const timer = setTimeout(() => {
+      base.current = plan;
+      setDeltas({});
+    }, MARKED_FOR);
+    return () => clearTimeout(timer);
+  }, [plan, previous, units]);
+  return deltas;
+}

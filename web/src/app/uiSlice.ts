@@ -1,0 +1,55 @@
+import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
+import type { FigureId, Finding, SurveyItemId, UnitSystem } from '@sprocket/core';
+
+/** What the explanation panel shows. */
+export type Explained = { kind: 'figure'; id: FigureId } | { kind: 'finding'; finding: Finding };
+
+export interface UiState {
+  units: UnitSystem;
+  /** The survey item whose dimension is lit on the drawing. */
+  lit: SurveyItemId | null;
+  explained: Explained | null;
+  keysShown: boolean;
+  tallyUp: boolean;
+  saved: 'saved' | 'saving' | 'failed';
+}
+
+const initialState: UiState = {
+  units: 'metric',
+  lit: null,
+  explained: null,
+  keysShown: false,
+  tallyUp: false,
+  saved: 'saved',
+};
+
+const slice = createSlice({
+  name: 'ui',
+  initialState,
+  reducers: {
+    unitsChosen(state, action: PayloadAction<UnitSystem>) {
+      state.units = action.payload;
+    },
+    unitsTurned(state) {
+      state.units = state.units === 'metric' ? 'imperial' : 'metric';
+    },
+    itemLit(state, action: PayloadAction<SurveyItemId | null>) {
+      state.lit = action.payload;
+    },
+    explained(state, action: PayloadAction<Explained | null>) {
+      state.explained = action.payload as never;
+    },
+    keysShown(state, action: PayloadAction<boolean>) {
+      state.keysShown = action.payload;
+    },
+    tallyPulled(state, action: PayloadAction<boolean>) {
+      state.tallyUp = action.payload;
+    },
+    savedMarked(state, action: PayloadAction<UiState['saved']>) {
+      state.saved = action.payload;
+    },
+  },
+});
+
+export const uiActions = slice.actions;
+export const uiReducer = slice.reducer;

@@ -1,0 +1,30 @@
+import { useHotkeys } from '@mantine/hooks';
+import { useLocation, useNavigate, useParams } from 'react-router';
+import { stages } from './stages.ts';
+import { redo, undo, useSend } from './store.ts';
+import { uiActions } from './uiSlice.ts';
+
+/** The sheet's keys; none acts while a field has the focus. */
+export function useSheetKeys(): void {
+  const navigate = useNavigate();
+  const { buildId = '' } = useParams();
+  const { pathname } = useLocation();
+  const send = useSend();
+  const at = stages.findIndex((s) => pathname.endsWith(`/${s.id}`));
+  const go = (index: number): void => {
+    const stage = stages[index];
+    if (stage) void navigate(`/build/${buildId}/${stage.id}`);
+  };
+  useHotkeys([
+    ...stages.map((s, i): [string, () => void] => [s.key, () => go(i)]),
+    ['[', () => go(at - 1)],
+    [']', () => go(at + 1)],
+    ['U', () => send(uiActions.unitsTurned())],
+    ['E', () => (document.activeElement?.closest('[data-figure], .finding-open') as HTMLElement | null)?.click()],
+    ['shift + ?', () => send(uiActions.keysShown(true)), { usePhysicalKeys: false }],
+    ['?', () => send(uiActions.keysShown(true))],
+    ['mod + Z', () => void send(undo())],
+    ['mod + shift + Z', () => void send(redo())],
+    ['mod + Y', () => void send(redo())],
+  ]);
+}

@@ -1,0 +1,58 @@
+import type { BuildPlan, Point } from '@sprocket/core';
+import { curveOf, pathOf } from './frame.ts';
+
+/** A small side view: lines only, with motor and a pack where they would sit. */
+export function MiniBike({
+  plan,
+  outline,
+  verdict,
+}: {
+  plan: BuildPlan;
+  outline?: readonly Point[];
+  verdict?: string;
+}) {
+  const { geometry: g, motor, pack } = plan.drawing;
+  const left = Math.min(-g.rearRadiusM, ...(g.box ?? []).map((p) => p.x)) - 0.04;
+  const right = g.frontAxle.x + g.frontRadiusM + 0.04;
+  const top = Math.max(g.saddle.y, g.grip.y, g.headTop.y) + 0.08;
+  const shape = outline ?? pack?.outline;
+  const tone = verdict ?? pack?.verdict ?? 'measure';
+  const w = (right - left) / 110;
+  return (
+    <svg
+      className="mini"
+      viewBox={`${left} ${-top} ${right - left} ${top + 0.03}`}
+      aria-hidden="true"
+      focusable="false"
+    >
+      <circle cx={g.rearAxle.x} cy={-g.rearAxle.y} r={g.rearRadiusM - w} className="mini-wheel" strokeWidth={2 * w} />
+      <circle
+        cx={g.frontAxle.x}
+        cy={-g.frontAxle.y}
+        r={g.frontRadiusM - w}
+        className="mini-wheel"
+        strokeWidth={2 * w}
+      />
+      {g.tubes.map((t) => (
+        <path
+          key={t.name}
+          d={t.curved ? curveOf(t.points) : pathOf(t.points)}
+          className="mini-tube"
+          strokeWidth={1.4 * w}
+        />
+      ))}
+      {g.box ? <path d={pathOf(g.box, true)} className="mini-tube" strokeWidth={1.2 * w} /> : null}
+      <path d={`M${g.saddle.x - 0.13} ${-g.saddle.y}H${g.saddle.x + 0.13}`} className="mini-tube" strokeWidth={3 * w} />
+      {motor ? (
+        <circle
+          cx={motor.centre.x}
+          cy={-motor.centre.y}
+          r={Math.max(0.055, motor.radiusM)}
+          className="mini-motor"
+          strokeWidth={1.2 * w}
+        />
+      ) : null}
+      {shape ? <path d={pathOf(shape, true)} className={`mini-pack tone-${tone}`} strokeWidth={1.6 * w} /> : null}
+    </svg>
+  );
+}

@@ -1,0 +1,40 @@
+import '@fontsource/atkinson-hyperlegible/latin-400.css';
+import '@fontsource/atkinson-hyperlegible/latin-700.css';
+import '@fontsource-variable/bricolage-grotesque/index.css';
+import '@mantine/core/styles.css';
+import '@mantine/notifications/styles.css';
+import '@mantine/spotlight/styles.css';
+import './app/styles.css';
+import './app/sheet.css';
+import './drawing/drawing.css';
+import './stages/stages.css';
+import { MantineProvider } from '@mantine/core';
+import { Notifications } from '@mantine/notifications';
+import { StrictMode } from 'react';
+import { createRoot } from 'react-dom/client';
+import { Provider } from 'react-redux';
+import { RouterProvider } from 'react-router/dom';
+import { z } from 'zod';
+import { router } from './app/router.tsx';
+import { startUp } from './app/startUp.ts';
+import { store } from './app/store.ts';
+import { theme } from './app/theme.ts';
+
+// The page's content policy forbids code made from text; Zod does without when told.
+z.config({ jitless: true });
+
+const nonce = document.querySelector('meta[name="csp-nonce"]')?.getAttribute('content') ?? '';
+const root = document.getElementById('root');
+if (!root) throw new Error('the page has no #root');
+
+await startUp();
+createRoot(root).render(
+  <StrictMode>
+    <Provider store={store}>
+      <MantineProvider theme={theme} defaultColorScheme="auto" getStyleNonce={() => nonce}>
+        <Notifications position="bottom-center" autoClose={8000} />
+        <RouterProvider router={router} />
+      </MantineProvider>
+    </Provider>
+  </StrictMode>,
+);

@@ -1,0 +1,324 @@
+import { Button, NativeSelect, Switch, TextInput } from '@mantine/core';
+import {
+  amount,
+  efforts,
+  legalClasses,
+  purposes,
+  purposeWords,
+  surfaces,
+  surfaceWords,
+  type Brief,
+  type Effort,
+} from '@sprocket/core';
+import { buildActions } from '../../app/buildSlice.ts';
+import { usePlan } from '../../app/PlanProvider.tsx';
+import { useBuild, useSend } from '../../app/store.ts';
+import { AmountField } from '../../ui/AmountField.tsx';
+import { FindingList } from '../../ui/FindingList.tsx';
+import { Show } from '../../ui/Show.tsx';
+import { StageHead } from '../../ui/StageHead.tsx';
+import { RoadDrawing } from './RoadDrawing.tsx';
+import { RoadPicker } from './RoadPicker.tsx';
+
+const effortWords: Record<Effort, string> = {
+  none: 'none, throttle only',
+  easy: 'easy, 50 W',
+  steady: 'steady, 100 W',
+  brisk: 'brisk, 150 W',
+  hard: 'hard, 200 W',
+};
+const postureWords: Record<Brief['posture'], string> = {
+  tucked: 'Tucked on drop bars',
+  handsHigh: 'Drop bars, hands high',
+  flatBar: 'Flat bar, leaning',
+  upright: 'Upright',
+  tandem: 'Tandem, two riders',
+  recumbentTrike: 'Recumbent trike',
+  uprightTrike: 'Upright trike or box bike',
+};
+const asOptions = (words: Record<string, string>, keys: readonly string[]) =>
+  keys.map((value) => ({ value, label: words[value] ?? value }));
+
+/** Who rides, where, how far: what every later figure is reckoned from. */
+export function BriefStage() {
+  const build = useBuild();
+  const plan = usePlan();
+  const send = useSend();
+  const { brief } = build;
+  const edit = (field: string, value: Partial<Omit<Brief, 'riders' | 'route'>>): void => {
+    send(buildActions.briefEdited({ field: `brief.${field}`, value }));
+  };
+  return (
+    <>
+      <StageHead title="Brief">
+        Who rides, where, and how far it must go:{' '}
+        <strong className="marked">
+          {brief.route?.name ?? 'no road yet'}, <Show value={amount(plan.neededRangeM, 'way', 0)} /> with the reserve
+        </strong>
+      </StageHead>
+      <RoadDrawing />
+      <div className="cards">
+        <section className="card" aria-labelledby="brief-name">
+          <h2 id="brief-name">The build</h2>
+          <div className="fields">
+            <TextInput
+              label="Name"
+              value={build.name}
+              maxLength={120}
+              onChange={(event) =>
+                event.currentTarget.value.trim() === '' ||
+                send(buildActions.renamed({ field: 'name', value: { name: event.currentTarget.value } }))
+              }
+            />
+            <TextInput
+              label="Variant"
+              value={build.variant}
+              maxLength={80}
+              onChange={(event) =>
+                send(buildActions.renamed({ field: 'variant', value: { variant: event.currentTarget.value } }))
+              }
+            />
+            <NativeSelect
+              label="Purpose"
+              value={brief.purpose}
+              data={asOptions(purposeWords, purposes)}
+              onChange={(event) => edit('purpose', { purpose: event.currentTarget.value as Brief['purpose'] })}
+            />
+            <NativeSelect
+              label="Rules to ride by"
+              value={brief.legalClass}
+              data={legalClasses.map((c) => ({ value: c.id, label: c.name }))}
+              onChange={(event) => edit('legalClass', { legalClass: event.currentTarget.value as Brief['legalClass'] })}
+            />
+          </div>
+        </section>
+        <Riders />
+        <section className="card" aria-labelledby="brief-range">
+          <h2 id="brief-range">How far, how fast, with what</h2>
+          <div className="fields">
+            <AmountField
+              label="Range wanted"
+              dimension="way"
+              digits={0}
+              value={brief.rangeWantedM}
+              max={500_000}
+              onValue={(si) => edit('rangeWantedM', { rangeWantedM: si })}
+            />
+            <AmountField
+              label="Reserve"
+              dimension="share"
+              value={brief.reserve}
+              max={1}
+              onValue={(si) => edit('reserve', { reserve: si })}
+            />
+            <AmountField
+              label="Cruising speed"
+              dimension="speed"
+              digits={0}
+              value={brief.cruiseMs}
+              min={2}
+              max={20}
+              onValue={(si) => edit('cruiseMs', { cruiseMs: si })}
+            />
+            <AmountField
+              label="Load carried"
+              dimension="mass"
+              value={brief.cargoKg}
+              max={300}
+              onValue={(si) => edit('cargoKg', { cargoKg: si })}
+            />
+            <NativeSelect
+              label="Posture"
+              value={brief.posture}
+              data={asOptions(postureWords, Object.keys(postureWords))}
+              onChange={(event) => edit('posture', { posture: event.currentTarget.value as Brief['posture'] })}
+            />
+            <div className="switches">
+              <Switch
+                label="Load in panniers on the rack"
+                checked={brief.panniers}
+                onChange={(event) => edit('panniers', { panniers: event.currentTarget.checked })}
+              />
+              <Switch
+                label="Trailer"
+                checked={brief.trailer}
+                onChange={(event) => edit('trailer', { trailer: event.currentTarget.checked })}
+              />
+            </div>
+          </div>
+        </section>
+        <section className="card" aria-labelledby="brief-day">
+          <h2 id="brief-day">The coldest ordinary day</h2>
+          <div className="fields">
+            <AmountField
+              label="Temperature"
+              dimension="temperature"
+              value={brief.temperatureC}
+              min={-30}
+              max={45}
+              onValue={(si) => edit('temperatureC', { temperatureC: si })}
+            />
+            <AmountField
+              label="Headwind going out"
+              dimension="speed"
+              digits={0}
+              value={brief.headwindMs}
+              min={0}
+              max={20}
+              onValue={(si) => edit('headwindMs', { headwindMs: si })}
+            />
+            <AmountField
+              label="Height above sea"
+              dimension="height"
+              value={brief.altitudeM}
+              min={0}
+              max={4500}
+              onValue={(si) => edit('altitudeM', { altitudeM: si })}
+            />
+            <Switch
+              label="There and back"
+              checked={brief.thereAndBack}
+              onChange={(event) => edit('thereAndBack', { thereAndBack: event.currentTarget.checked })}
+            />
+          </div>
+        </section>
+        <RoadPicker />
+        {brief.route ? (
+          <section className="card" aria-labelledby="brief-surface">
+            <h2 id="brief-surface">On this road</h2>
+            <div className="fields">
+              <NativeSelect
+                label="Surface"
+                value={brief.route.surface}
+                data={asOptions(surfaceWords, surfaces)}
+                onChange={(event) =>
+                  send(
+                    buildActions.routeEdited({
+                      field: 'route.surface',
+                      value: { surface: event.currentTarget.value as (typeof surfaces)[number] },
+                    }),
+                  )
+                }
+              />
+              <AmountField
+                label="Stops per kilometre"
+                dimension="ratio"
+                digits={1}
+                value={brief.route.stopsPerKm}
+                max={20}
+                onValue={(si) => send(buildActions.routeEdited({ field: 'route.stops', value: { stopsPerKm: si } }))}
+              />
+            </div>
+            {brief.route.notes.length > 0 ? <p className="quiet">{brief.route.notes.join(' ')}</p> : null}
+          </section>
+        ) : null}
+      </div>
+      <FindingList title="What the brief still needs" findings={plan.findings.filter((f) => f.area === 'brief')} />
+    </>
+  );
+}
+
+function Riders() {
+  const { brief } = useBuild();
+  const send = useSend();
+  const rider = brief.riders[brief.riding] ?? brief.riders[0];
+  if (!rider) return null;
+  const edit = (field: string, change: Partial<typeof rider>): void => {
+    send(buildActions.riderEdited({ field: `rider.${brief.riding}.${field}`, value: { index: brief.riding, change } }));
+  };
+  return (
+    <section className="card" aria-labelledby="brief-rider">
+      <div className="card-head">
+        <h2 id="brief-rider">Rider</h2>
+        <div className="pills">
+          {brief.riders.map((r, i) => (
+            <button
+              key={i}
+              type="button"
+              className="pill"
+              aria-pressed={i === brief.riding}
+              onClick={() => send(buildActions.briefEdited({ field: 'brief.riding', value: { riding: i } }))}
+            >
+              {r.name === '' ? `Rider ${i + 1}` : r.name.split(',')[0]}
+            </button>
+          ))}
+          <button
+            type="button"
+            className="pill pill-add"
+            disabled={brief.riders.length >= 8}
+            onClick={() =>
+              send(
+                buildActions.riderAdded({
+                  field: `rider.add.${brief.riders.length}`,
+                  value: {
+                    name: `Rider ${brief.riders.length + 1}`,
+                    massKg: 70,
+                    statureM: 1.7,
+                    effort: 'easy',
+                    factor: 1,
+                    neverShifts: false,
+                  },
+                }),
+              )
+            }
+          >
+            + another
+          </button>
+        </div>
+      </div>
+      <div className="fields">
+        <TextInput
+          label="Name"
+          value={rider.name}
+          maxLength={60}
+          onChange={(event) => edit('name', { name: event.currentTarget.value })}
+        />
+        <AmountField
+          key={`mass${brief.riding}`}
+          name="rider-mass"
+          label="Mass, dressed"
+          dimension="mass"
+          value={rider.massKg}
+          min={10}
+          max={250}
+          onValue={(si) => edit('massKg', { massKg: si })}
+        />
+        <AmountField
+          key={`height${brief.riding}`}
+          label="Height"
+          dimension="stature"
+          value={rider.statureM}
+          min={0.8}
+          max={2.4}
+          onValue={(si) => edit('statureM', { statureM: si })}
+        />
+        <NativeSelect
+          label="Effort"
+          value={rider.effort}
+          data={efforts.map((value) => ({ value, label: effortWords[value] }))}
+          onChange={(event) => edit('effort', { effort: event.currentTarget.value as Effort })}
+        />
+        <div className="switches">
+          <Switch
+            label="Never shifts: stays in the middle gear"
+            checked={rider.neverShifts}
+            onChange={(event) => edit('neverShifts', { neverShifts: event.currentTarget.checked })}
+          />
+        </div>
+        {brief.riders.length > 1 ? (
+          <div>
+            <Button
+              size="compact-sm"
+              variant="subtle"
+              onClick={() =>
+                send(buildActions.riderRemoved({ field: `rider.remove.${brief.riders.length}`, value: brief.riding }))
+              }
+            >
+              Take {rider.name.split(',')[0] || 'this rider'} off the list
+            </Button>
+          </div>
+        ) : null}
+      </div>
+    </section>
+  );
+}

@@ -1,0 +1,213 @@
+import { Button, NativeSelect, Switch } from '@mantine/core';
+import { amount, driveFamilyWords, type KitCandidate, type Part } from '@sprocket/core';
+import { useEffect } from 'react';
+import { Link, useLocation, useParams } from 'react-router';
+import { buildActions } from '../../app/buildSlice.ts';
+import { usePlan } from '../../app/PlanProvider.tsx';
+import { useApp, useBuild, useSend } from '../../app/store.ts';
+import { BikeDrawing } from '../../drawing/BikeDrawing.tsx';
+import { AmountField } from '../../ui/AmountField.tsx';
+import { FindingLine, FindingList } from '../../ui/FindingList.tsx';
+import { Say, Show } from '../../ui/Show.tsx';
+import { StageHead } from '../../ui/StageHead.tsx';
+import { VerdictMark } from '../../ui/Verdict.tsx';
+
+/** Scrolls to what the address names. */
+export function useScrollToHash(): void {
+  const { hash } = useLocation();
+  useEffect(() => {
+    if (hash.length > 1) document.getElementById(hash.slice(1))?.scrollIntoView({ block: 'center' });
+  }, [hash]);
+}
+
+/** Keeps a copy of an own part in the build that uses it, so that its file carries it. */
+export function useKeepOwn(): (part: Part) => void {
+  const own = useApp((state) => state.shelf.own);
+  const send = useSend();
+  return (part) => {
+    if (own.some((p) => p.id === part.id)) send(buildActions.ownPartKept({ field: `own.${part.id}`, value: part }));
+  };
+}
+
+/** Which kit drives it: every kit judged against this donor. */
+export function DriveStage() {
+  const plan = usePlan();
+  const build = useBuild();
+  const send = useSend();
+  const { buildId = '' } = useParams();
+  useScrollToHash();
+  const keepOwn = useKeepOwn();
+  const { kit } = plan.chosen;
+  const chosen = plan.kits.find((k) => k.kit.id === kit?.id);
+  const mine = plan.findings.filter((f) => f.area === 'drive');
+  const choose = (k: KitCandidate | null): void => {
+    if (k) keepOwn(k.kit);
+    send(buildActions.chose({ field: 'choice.kit', value: { kitId: k?.kit.id ?? null, assistLimitMs: null } }));
+  };
+  return (
+    <>
+      <StageHead title="Drive">
+        Which kit drives it:{' '}
+        {kit ? (
+          <>
+            <strong className="marked">{kit.name}</strong>, {kit.hub ? `${driveFamilyWords[kit.family]}` : 'mid-drive'}
+          </>
+        ) : (
+          <strong className="marked">none chosen yet</strong>
+        )}
+      </StageHead>
+      <BikeDrawing plan={plan} layers={['parts', 'rider']} sheet="sheet 3" />
+      {chosen && kit ? (
+        <section className="card set-up" aria-labelledby="drive-setup">
+          <h2 id="drive-setup">Set it up</h2>
+          <div className="fields">
+            <AmountField
+              label="Assist ends at"
+              dimension="speed"
+              digits={0}
+              value={build.choice.assistLimitMs ?? kit.assistLimitMs ?? null}
+              min={1}
+              max={30}
+              placeholder="no limit"
+              onValue={(si) => send(buildActions.chose({ field: 'choice.assist', value: { assistLimitMs: si } }))}
+              onEmpty={() => send(buildActions.chose({ field: 'choice.assist', value: { assistLimitMs: null } }))}
+            />
+            {kit.hub ? (
+              <NativeSelect
+                label="Torque arms planned"
+                value={String(build.choice.torqueArms)}
+                data={['0', '1', '2']}
+                onChange={(event) =>
+                  send(
+                    buildActions.chose({
+                      field: 'choice.arms',
+                      value: { torqueArms: Number(event.currentTarget.value) },
+                    }),
+                  )
+                }
+              />
+            ) : null}
+            <div className="switches">
+              <Switch
+                label="Ridden on the throttle alone"
+                disabled={!kit.throttle}
+                checked={build.choice.usesThrottle && kit.throttle}
+                onChange={(event) =>
+                  send(
+                    buildActions.chose({
+                      field: 'choice.throttle',
+                      value: { usesThrottle: event.currentTarget.checked },
+                    }),
+                  )
+                }
+              />
+            </div>
+          </div>
+        </section>
+      ) : null}
+      <FindingList title={kit ? `${kit.name} on this donor` : 'On this donor'} findings={mine} />
+      <section aria-labelledby="drive-kits">
+        <div className="section-head">
+          <h2 id="drive-kits">Every kit on this donor</h2>
+          <span className="quiet">
+            {plan.kits.length} on the shelf, {plan.kits.filter((k) => k.verdict !== 'stop').length} could go on ·{' '}
+            <Link to={`/build/${buildId}/shelf`}>add your own</Link>
+          </span>
+        </div>
+        <ul className="candidates">
+          {plan.kits.map((k) => (
+            <KitCard
+              key={k.kit.id}
+              candidate={k}
+              chosen={k.kit.id === kit?.id}
+              climbGrade={plan.climbGrade}
+              onChoose={() => choose(k.kit.id === kit?.id ? null : k)}
+            />
+          ))}
+        </ul>
+      </section>
+    </>
+  );
+}
+
+function KitCard({
+  candidate,
+  chosen,
+  climbGrade,
+  onChoose,
+}: {
+  candidate: KitCandidate;
+  chosen: boolean;
+  climbGrade: number;
+  onChoose: () => void;
+}) {
+  const { kit, findings, verdict } = candidate;
+  const worst = findings.filter((f) => f.verdict === verdict);
+  return (
+    <li id={kit.id} className={`candidate edge-${verdict}${chosen ? ' chosen' : ''}`}>
+      <div className="candidate-head">
+        <h3>{kit.name}</h3>
+        <VerdictMark verdict={verdict} count={worst.length} />
+      </div>
+      <p className="quiet">
+        {driveFamilyWords[kit.family]} · {kit.nominalVolts} V · {kit.ratedW} W rated · {kit.maker}
+      </p>
+      <p className="candidate-why">
+        {verdict === 'fits' ? 'Nothing against it as measured.' : worst[0] ? <Say words={worst[0].why} /> : null}
+      </p>
+      <dl className="facts">
+        <div>
+          <dt>starts on</dt>
+          <dd className="num">
+            {candidate.startGrade === null ? '–' : <Show value={amount(candidate.startGrade, 'grade')} />}
+          </dd>
+        </div>
+        <div>
+          <dt>
+            holds on <Show value={amount(climbGrade, 'grade', 0)} />
+          </dt>
+          <dd className="num">
+            {candidate.climbMs === null ? '–' : <Show value={amount(candidate.climbMs, 'speed', 0)} />}
+          </dd>
+        </div>
+        <div>
+          <dt>peak torque</dt>
+          <dd className="num">
+            <Show value={amount(candidate.peakTorqueNm, 'torque')} />
+          </dd>
+        </div>
+        <div>
+          <dt>mass</dt>
+          <dd className="num">
+            <Show value={amount(kit.massKg, 'mass')} />
+          </dd>
+        </div>
+        <div>
+          <dt>price</dt>
+          <dd className="num">{kit.price}</dd>
+        </div>
+      </dl>
+      <div className="candidate-foot">
+        <Button
+          size="compact-sm"
+          variant={chosen ? 'filled' : 'default'}
+          onClick={onChoose}
+          aria-pressed={chosen}
+          aria-label={chosen ? `${kit.name} is chosen; take it off` : `Choose ${kit.name}`}
+        >
+          {chosen ? 'Chosen' : 'Choose'}
+        </Button>
+        <details className="reasons">
+          <summary>
+            all {findings.length} reasons<span className="sr"> on {kit.name}</span>
+          </summary>
+          <ul className="finding-list">
+            {findings.map((f) => (
+              <FindingLine key={f.rule} finding={f} />
+            ))}
+          </ul>
+        </details>
+      </div>
+    </li>
+  );
+}

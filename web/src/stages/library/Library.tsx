@@ -1,0 +1,281 @@
+import { Button, FileButton, Menu, TextInput } from '@mantine/core';
+import { notifications } from '@mantine/notifications';
+import {
+  newBuild,
+  planBuild,
+  readBuildFile,
+  vehicleKindWords,
+  writeBuildFile,
+  type Build,
+  type ReadProblem,
+} from '@sprocket/core';
+import { useLiveQuery } from 'dexie-react-hooks';
+import { useEffect, useMemo, useState } from 'react';
+import { Link, useNavigate } from 'react-router';
+import { buildActions } from '../../app/buildSlice.ts';
+import { useShelf } from '../../app/PlanProvider.tsx';
+import { useApp, useSend, useUnits } from '../../app/store.ts';
+import { amountText } from '@sprocket/core';
+import { saveNow } from '../../storage/autosave.ts';
+import { db } from '../../storage/db.ts';
+import { loadDemo } from '../../storage/demo.ts';
+import { downloadText } from '../../ui/download.ts';
+import { Mark } from '../../ui/Mark.tsx';
+import { Problems } from '../../ui/Problems.tsx';
+import { VerdictMark } from '../../ui/Verdict.tsx';
+import { MiniBike } from '../../drawing/MiniBike.tsx';
+
+/** All builds on the bench: open, make, copy, rename, delete with undo, bring in and send out. */
+export function Library() {
+  const send = useSend();
+  const navigate = useNavigate();
+  const openBuild = useApp((state) => state.build.present.build);
+  const builds = useLiveQuery(() => db.builds.orderBy('updatedAt').reverse().toArray(), []);
+  const [problems, setProblems] = useState<{ file: string; list: ReadProblem[] } | null>(null);
+  const [dropping, setDropping] = useState(false);
+
+  // The open build may hold edits younger than the store's.
+  useEffect(() => {
+    void saveNow();
+  }, [openBuild]);
+
+  const add = async (build: Build): Promise<void> => {
+    await db.builds.put(build);
+  };
+  const create = async (): Promise<void> => {
+    const build = newBuild(crypto.randomUUID(), nextName(builds ?? []), new Date().toISOString());
+    await add(build);
+    await navigate(`/build/${build.id}/brief`);
+  };
+  const bringIn = async (file: File | null): Promise<void> => {
+    if (!file) return;
+    const read = readBuildFile(await file.text());
+    if (!read.ok) {
+      setProblems({ file: file.name, list: read.problems });
+      return;
+    }
+    setProblems(null);
+    const taken = await db.builds.get(read.value.id);
+    const build = taken
+      ? { ...read.value, id: crypto.randomUUID(), name: `${read.value.name} (brought in)` }
+      : read.value;
+    await add(build);
+    notifications.show({ message: `“${build.name}” is on the bench.`, color: 'teal' });
+  };
+
+  return (
+    <main
+      className={`library${dropping ? ' dropping' : ''}`}
+      onDragOver={(event) => {
+        event.preventDefault();
+        setDropping(true);
+      }}
+      onDragLeave={() => setDropping(false)}
+      onDrop={(event) => {
+        event.preventDefault();
+        setDropping(false);
+        void bringIn(event.dataTransfer.files[0] ?? null);
+      }}
+    >
+      <header className="library-head">
+        <Mark done={0} of={10} size={52} />
+        <div>
+          <h1>Jolly Sprocket</h1>
+          <p>
+            Measure a bike or trike, and see whether a kit goes on it, how far it carries you, how fast and how steep.
+          </p>
+        </div>
+        <Link to="/settings" className="library-settings">
+          Settings
+        </Link>
+      </header>
+      <div className="library-actions">
+        <Button onClick={() => void create()}>New build</Button>
+        <FileButton accept="application/json,.json" onChange={(file) => void bringIn(file)}>
+          {(props) => (
+            <Button variant="default" {...props}>
+              Bring in a build file
+            </Button>
+          )}
+        </FileButton>
+        <Button
+          variant="default"
+          onClick={() =>
+            void loadDemo()
+              .then((ids) =>
+                notifications.show({ message: `${ids.length} builds of the demo are on the bench.`, color: 'teal' }),
+              )
+              .catch((error: unknown) =>
+                notifications.show({ message: error instanceof Error ? error.message : String(error), color: 'red' }),
+              )
+          }
+        >
+          Lay out the demo’s builds
+        </Button>
+      </div>
+      {problems ? <Problems file={problems.file} problems={problems.list} onClose={() => setProblems(null)} /> : null}
+      {builds === undefined ? (
+        <p className="wait">Reading the bench…</p>
+      ) : builds.length === 0 ? (
+        <section className="teach">
+          <h2>Nothing on the bench yet</h2>
+          <ol>
+            <li>Start a new build and say who rides, where, and how far.</li>
+            <li>Walk to the bike with a tape; a quarter of an hour decides which kinds of kit remain.</li>
+            <li>Choose a kit and a battery; the drawing and the figures follow as you type.</li>
+          </ol>
+          <p>Or lay out the demo’s builds to see five finished judgements, good and bad.</p>
+        </section>
+      ) : (
+        <ul className="build-list">
+          {builds.map((build) => (
+            <BuildRow
+              key={build.id}
+              build={build}
+              onDelete={() => {
+                void db.builds.delete(build.id);
+                if (openBuild?.id === build.id) send(buildActions.opened(null));
+                notifications.show({
+                  id: `deleted-${build.id}`,
+                  color: 'marmalade',
+                  message: (
+                    <span className="notice">
+                      “{build.name}” was deleted.
+                      <Button
+                        size="compact-sm"
+                        variant="default"
+                        onClick={() => {
+                          void add(build);
+                          notifications.hide(`deleted-${build.id}`);
+                        }}
+                      >
+                        Bring it back
+                      </Button>
+                    </span>
+                  ),
+                });
+              }}
+            />
+          ))}
+        </ul>
+      )}
+    </main>
+  );
+}
+
+function nextName(builds: readonly Build[]): string {
+  const names = new Set(builds.map((b) => b.name));
+  for (let n = 1; ; n++) {
+    const name = n === 1 ? 'New build' : `New build ${n}`;
+    if (!names.has(name)) return name;
+  }
+}
+
+function BuildRow({ build, onDelete }: { build: Build; onDelete: () => void }) {
+  const shelf = useShelf();
+  const send = useSend();
+  const units = useUnits();
+  const navigate = useNavigate();
+  const plan = useMemo(() => planBuild(build, shelf), [build, shelf]);
+  const [naming, setNaming] = useState(false);
+  const range = plan.figures.find((f) => f.id === 'range');
+  const worst = plan.findings[0];
+
+  const change = async (changes: Partial<Build>): Promise<void> => {
+    const next = { ...build, ...changes, updatedAt: new Date().toISOString() };
+    await db.builds.put(next);
+    send(buildActions.opened(null));
+  };
+  const copy = async (variant: boolean): Promise<void> => {
+    const now = new Date().toISOString();
+    await db.builds.put({
+      ...build,
+      id: crypto.randomUUID(),
+      name: variant ? build.name : `${build.name}, copy`,
+      variant: variant ? String.fromCharCode((build.variant.charCodeAt(0) || 64) + 1) : build.variant,
+      createdAt: now,
+      updatedAt: now,
+    });
+  };
+  return (
+    <li className={`build-row edge-${plan.verdict}`}>
+      <Link
+        to={`/build/${build.id}/${plan.chosen.kit ? 'drive' : 'brief'}`}
+        className="build-open"
+        aria-label={`Open ${build.name}, variant ${build.variant}`}
+      >
+        <MiniBike plan={plan} />
+        <span className="build-words">
+          <span className="build-title">
+            <strong>{build.name}</strong> <span className="quiet">variant {build.variant}</span>
+          </span>
+          <span className="quiet">
+            {vehicleKindWords[build.donor.kind]} · {plan.chosen.kit?.name ?? 'no kit yet'} ·{' '}
+            {plan.chosen.pack?.name ?? 'no pack yet'}
+          </span>
+          <span className="build-worst">
+            <VerdictMark verdict={plan.verdict} />{' '}
+            <span>{worst && worst.verdict !== 'fits' ? worst.title : 'everything measured fits'}</span>
+          </span>
+        </span>
+        <span className="build-figures num">
+          {range?.band ? (
+            <>
+              <strong>
+                {Math.round(range.band.low.si / (units === 'metric' ? 1000 : 1609.344))}–
+                {amountText(range.band.high, units)}
+              </strong>
+              <span className="quiet">range</span>
+            </>
+          ) : (
+            <span className="quiet">no range yet</span>
+          )}
+        </span>
+      </Link>
+      {naming ? (
+        <TextInput
+          autoFocus
+          size="xs"
+          defaultValue={build.name}
+          aria-label={`New name for ${build.name}`}
+          maxLength={120}
+          onKeyDown={(event) => {
+            if (event.key === 'Enter') event.currentTarget.blur();
+            if (event.key === 'Escape') setNaming(false);
+          }}
+          onBlur={(event) => {
+            const name = event.currentTarget.value.trim();
+            setNaming(false);
+            if (name !== '' && name !== build.name) void change({ name });
+          }}
+        />
+      ) : null}
+      <Menu position="bottom-end" withinPortal>
+        <Menu.Target>
+          <Button variant="subtle" size="compact-sm" className="build-more" aria-label={`More for ${build.name}`}>
+            More
+          </Button>
+        </Menu.Target>
+        <Menu.Dropdown>
+          <Menu.Item onClick={() => void navigate(`/build/${build.id}/brief`)}>Open at the brief</Menu.Item>
+          <Menu.Item onClick={() => setNaming(true)}>Rename</Menu.Item>
+          <Menu.Item onClick={() => void copy(false)}>Duplicate</Menu.Item>
+          <Menu.Item onClick={() => void copy(true)}>New variant</Menu.Item>
+          <Menu.Item onClick={() => downloadText(`${fileName(build)}.json`, writeBuildFile(build), 'application/json')}>
+            Save as a build file
+          </Menu.Item>
+          <Menu.Item onClick={onDelete}>Delete</Menu.Item>
+        </Menu.Dropdown>
+      </Menu>
+    </li>
+  );
+}
+
+function fileName(build: Build): string {
+  const plain = build.name
+    .toLowerCase()
+    .normalize('NFKD')
+    .replace(/[^a-z0-9]+/g, '-')
+    .replace(/^-|-$/g, '');
+  return `${plain === '' ? 'build' : plain}-${build.variant.toLowerCase() || 'a'}`;
+}

@@ -1,0 +1,166 @@
+import { Button, NativeSelect, Switch, TextInput } from '@mantine/core';
+import { clusterSchema, kitSchema, packSchema, parseTeeth, problemsOf, ringSchema, type Part } from '@sprocket/core';
+import { useState } from 'react';
+import { AmountField } from '../../ui/AmountField.tsx';
+import { partFields, type PartField } from './partFields.ts';
+
+const schemas = { kit: kitSchema, pack: packSchema, ring: ringSchema, cluster: clusterSchema };
+type Sheet = Record<string, unknown>;
+
+function readAt(value: unknown, path: string): unknown {
+  return path
+    .split('.')
+    .reduce<unknown>((at, key) => (typeof at === 'object' && at !== null ? (at as Sheet)[key] : undefined), value);
+}
+
+function writeAt(value: Sheet, path: string, to: unknown): Sheet {
+  const [key = '', ...rest] = path.split('.');
+  if (rest.length === 0) {
+    const next = { ...value };
+    if (to === undefined) Reflect.deleteProperty(next, key);
+    else next[key] = to;
+    return next;
+  }
+  return { ...value, [key]: writeAt((value[key] ?? {}) as Sheet, rest.join('.'), to) };
+}
+
+/** A part's data sheet to fill in. Nothing is kept until every field reads. */
+export function PartForm({
+  part,
+  onKeep,
+  onCancel,
+}: {
+  part: Part;
+  onKeep: (part: Part) => void;
+  onCancel: () => void;
+}) {
+  const [sheet, setSheet] = useState<Sheet>(part as unknown as Sheet);
+  const [faults, setFaults] = useState<Record<string, string>>({});
+  const set = (path: string, to: unknown): void => setSheet((before) => writeAt(before, path, to));
+  const fields = partFields[part.kind].filter(
+    (f) => !(f.path.startsWith('hub.') && !('hub' in part)) && !(f.path.startsWith('mid.') && !('mid' in part)),
+  );
+  const keep = (): void => {
+    const parsed = schemas[part.kind].safeParse(sheet);
+    if (parsed.success) onKeep(parsed.data);
+    else setFaults(Object.fromEntries(problemsOf(parsed.error).map((p) => [p.path, p.message])));
+  };
+  const loose = Object.entries(faults).filter(([path]) => !fields.some((f) => f.path === path));
+  return (
+    <form
+      className="card part-form"
+      aria-label={`Data sheet of ${String(sheet.name)}`}
+      onSubmit={(event) => {
+        event.preventDefault();
+        keep();
+      }}
+    >
+      <h2>Data sheet</h2>
+      <div className="fields">
+        {fields.map((f) => (
+          <Field
+            key={f.path}
+            field={f}
+            value={readAt(sheet, f.path)}
+            fault={faults[f.path]}
+            onSet={(to) => set(f.path, to)}
+          />
+        ))}
+      </div>
+      {loose.map(([path, message]) => (
+        <p key={path} role="alert">
+          <code>{path}</code> {message}
+        </p>
+      ))}
+      <div className="row">
+        <Button type="submit">Keep it</Button>
+        <Button variant="subtle" onClick={onCancel}>
+          Leave it
+        </Button>
+      </div>
+    </form>
+  );
+}
+
+function Field({
+  field,
+  value,
+  fault,
+  onSet,
+}: {
+  field: PartField;
+  value: unknown;
+  fault: string | undefined;
+  onSet: (to: unknown) => void;
+}) {
+  const error = fault ?? null;
+  const [text, setText] = useState(() =>
+    field.type === 'beads' && Array.isArray(value)
+      ? value.map((b: number) => Math.round(b * 1000)).join(', ')
+      : Array.isArray(value)
+        ? value.join('-')
+        : value === undefined
+          ? ''
+          : String(value),
+  );
+  if (field.options)
+    return (
+      <NativeSelect
+        label={field.label}
+        value={String(value)}
+        data={[...field.options]}
+        error={error}
+        onChange={(event) => onSet(event.currentTarget.value)}
+      />
+    );
+  if (field.type === 'switch')
+    return (
+      <Switch label={field.label} checked={value === true} onChange={(event) => onSet(event.currentTarget.checked)} />
+    );
+  if (field.dimension) {
+    const si = typeof value === 'number' ? value : null;
+    return (
+      <div>
+        <AmountField
+          label={field.label}
+          dimension={field.dimension}
+          {...(field.digits === undefined ? {} : { digits: field.digits })}
+          value={si}
+          onValue={onSet}
+          onEmpty={() => onSet(undefined)}
+        />
+        {error ? (
+          <p className="field-fault" role="alert">
+            {error}
+          </p>
+        ) : null}
+      </div>
+    );
+  }
+  return (
+    <TextInput
+      label={field.label}
+      value={text}
+      error={error}
+      maxLength={200}
+      onChange={(event) => {
+        const next = event.currentTarget.value;
+        setText(next);
+        if (field.type === 'number') onSet(next.trim() === '' ? undefined : Number(next.replace(',', '.')));
+        else if (field.type === 'teeth') {
+          const read = parseTeeth(next);
+          onSet(read.ok ? read.value : next);
+        } else if (field.type === 'beads') {
+          onSet(
+            next.trim() === ''
+              ? []
+              : next
+                  .split(/[\s,;]+/)
+                  .filter((t) => t !== '')
+                  .map((t) => Number(t) / 1000),
+          );
+        } else onSet(next);
+      }}
+    />
+  );
+}

@@ -1,0 +1,183 @@
+import { Button, NativeSelect } from '@mantine/core';
+import { notifications } from '@mantine/notifications';
+import { driveFamilyWords, starterShelf, type Part, type PartKind } from '@sprocket/core';
+import { useState } from 'react';
+import { useShelf } from '../../app/PlanProvider.tsx';
+import { shelfActions } from '../../app/shelfSlice.ts';
+import { useApp, useSend } from '../../app/store.ts';
+import { db } from '../../storage/db.ts';
+import { StageHead } from '../../ui/StageHead.tsx';
+import { PartForm } from './PartForm.tsx';
+
+const kindWords: Record<PartKind, string> = { kit: 'Kits', pack: 'Packs', ring: 'Rings', cluster: 'Cogs' };
+const kinds = ['kit', 'pack', 'ring', 'cluster'] as const;
+
+function partLine(part: Part): string {
+  if (part.kind === 'kit') return `${driveFamilyWords[part.family]} · ${part.nominalVolts} V · ${part.ratedW} W`;
+  if (part.kind === 'pack')
+    return `${part.chemistry.toUpperCase()} ${part.series}s${part.parallel}p · ${Math.round(part.outline.lengthM * 1000)} × ${Math.round(part.outline.heightM * 1000)} mm`;
+  if (part.kind === 'ring') return `${part.teeth} teeth · ${part.mount}`;
+  return `${part.mount} · ${part.cogs.join('-')}`;
+}
+
+/** The shelf: parts to choose from, and the person's own, made by changing a copy. */
+export function ShelfStage() {
+  const shelf = useShelf();
+  const own = useApp((state) => state.shelf.own);
+  const send = useSend();
+  const [kind, setKind] = useState<PartKind>('kit');
+  const [editing, setEditing] = useState<Part | null>(null);
+  const parts: readonly Part[] = { kit: shelf.kits, pack: shelf.packs, ring: shelf.rings, cluster: shelf.clusters }[
+    kind
+  ];
+  const [from, setFrom] = useState('');
+
+  const begin = (part: Part, copy: boolean): void => {
+    setEditing(
+      copy ? { ...part, id: `own-${crypto.randomUUID().slice(0, 8)}`, name: `My ${part.name}`, maker: '' } : part,
+    );
+  };
+  const keep = async (part: Part): Promise<void> => {
+    await db.parts.put(part);
+    send(shelfActions.ownPartSaved(part));
+    setEditing(null);
+    notifications.show({ message: `“${part.name}” is on the shelf, in every build.`, color: 'teal' });
+  };
+  const remove = (part: Part): void => {
+    void db.parts.delete(part.id);
+    send(shelfActions.ownPartRemoved(part.id));
+    const id = `gone-${part.id}`;
+    notifications.show({
+      id,
+      color: 'marmalade',
+      message: (
+        <span className="notice">
+          “{part.name}” was taken off the shelf.
+          <Button
+            size="compact-sm"
+            variant="default"
+            onClick={() => {
+              void db.parts.put(part);
+              send(shelfActions.ownPartSaved(part));
+              notifications.hide(id);
+            }}
+          >
+            Put it back
+          </Button>
+        </span>
+      ),
+    });
+  };
+  return (
+    <>
+      <StageHead title="Shelf">
+        Parts to choose from:{' '}
+        <strong className="marked">
+          {starterShelf.kits.length +
+            starterShelf.packs.length +
+            starterShelf.rings.length +
+            starterShelf.clusters.length}{' '}
+          that came with the app
+        </strong>
+        , {own.length} of your own
+      </StageHead>
+      <div className="pills shelf-kinds" role="group" aria-label="Kind of part">
+        {kinds.map((k) => (
+          <button
+            key={k}
+            type="button"
+            className="pill"
+            aria-pressed={k === kind}
+            onClick={() => {
+              setKind(k);
+              setEditing(null);
+              setFrom('');
+            }}
+          >
+            {kindWords[k]}
+          </button>
+        ))}
+      </div>
+      {editing ? (
+        <PartForm
+          key={editing.id}
+          part={editing}
+          onKeep={(part) => void keep(part)}
+          onCancel={() => setEditing(null)}
+        />
+      ) : (
+        <section className="card set-up" aria-labelledby="shelf-own">
+          <h2 id="shelf-own">Add your own</h2>
+          <p className="quiet">Start from the part most like it, then change what your data sheet says otherwise.</p>
+          <div className="row">
+            <NativeSelect
+              aria-label="Part most like yours"
+              value={from}
+              data={[
+                { value: '', label: 'the part most like yours…' },
+                ...parts.map((p) => ({ value: p.id, label: p.name })),
+              ]}
+              onChange={(event) => setFrom(event.currentTarget.value)}
+            />
+            <Button
+              disabled={from === ''}
+              onClick={() => {
+                const part = parts.find((p) => p.id === from);
+                if (part) begin(part, true);
+              }}
+            >
+              Start from it
+            </Button>
+          </div>
+        </section>
+      )}
+      <ul className="shelf-list">
+        {parts.map((part) => {
+          const mine = own.some((p) => p.id === part.id);
+          return (
+            <li key={part.id}>
+              <span>
+                <strong>{part.name}</strong>{' '}
+                {mine ? <span className="own">your own</span> : <span className="quiet">{part.maker}</span>}
+                <span className="quiet shelf-line">{partLine(part)}</span>
+              </span>
+              <span className="num">{part.massKg} kg</span>
+              <span className="num">{part.price}</span>
+              <span className="row">
+                {mine ? (
+                  <>
+                    <Button
+                      size="compact-sm"
+                      variant="default"
+                      onClick={() => begin(part, false)}
+                      aria-label={`Change ${part.name}`}
+                    >
+                      Change
+                    </Button>
+                    <Button
+                      size="compact-sm"
+                      variant="subtle"
+                      onClick={() => remove(part)}
+                      aria-label={`Take ${part.name} off the shelf`}
+                    >
+                      Take off
+                    </Button>
+                  </>
+                ) : (
+                  <Button
+                    size="compact-sm"
+                    variant="subtle"
+                    onClick={() => begin(part, true)}
+                    aria-label={`Copy ${part.name}`}
+                  >
+                    Copy
+                  </Button>
+                )}
+              </span>
+            </li>
+          );
+        })}
+      </ul>
+    </>
+  );
+}

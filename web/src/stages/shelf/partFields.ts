@@ -1,0 +1,76 @@
+import type { Dimension, PartKind } from '@sprocket/core';
+
+/** One field of a part's data sheet: where it lives, what it is called, what it measures. */
+export interface PartField {
+  path: string;
+  label: string;
+  dimension?: Dimension;
+  digits?: number;
+  type?: 'text' | 'number' | 'teeth' | 'switch' | 'beads';
+  options?: readonly string[];
+}
+
+const common: PartField[] = [
+  { path: 'name', label: 'Name', type: 'text' },
+  { path: 'maker', label: 'Maker', type: 'text' },
+  { path: 'massKg', label: 'Mass', dimension: 'mass' },
+  { path: 'price', label: 'Price', dimension: 'money', digits: 0 },
+];
+
+/** Fields by kind, in the order a data sheet gives them. Hub and mid-drive fields show where the part has them. */
+export const partFields: Record<PartKind, PartField[]> = {
+  kit: [
+    ...common,
+    { path: 'ratedW', label: 'Rated power', dimension: 'power' },
+    { path: 'nominalVolts', label: 'Made for', dimension: 'voltage' },
+    { path: 'assistLimitMs', label: 'Assist ends at', dimension: 'speed' },
+    { path: 'systemLimitKg', label: 'System limit', dimension: 'mass' },
+    { path: 'motor.ktNmPerA', label: 'Torque constant, N·m/A', type: 'number' },
+    { path: 'motor.resistanceOhm', label: 'Winding resistance', dimension: 'resistance' },
+    { path: 'motor.reduction', label: 'Reduction', type: 'number' },
+    { path: 'controller.batteryLimitA', label: 'Battery current limit', dimension: 'current' },
+    { path: 'controller.phaseLimitA', label: 'Phase current limit', dimension: 'current' },
+    { path: 'controller.maxVolts', label: 'Controller bears', dimension: 'voltage' },
+    { path: 'controller.cutoffVolts', label: 'Controller cuts off at', dimension: 'voltage' },
+    { path: 'hub.dropoutSpacingM', label: 'Hub across its faces', dimension: 'size' },
+    { path: 'hub.axleFlatsM', label: 'Axle across flats', dimension: 'size', digits: 2 },
+    { path: 'hub.axleDiameterM', label: 'Axle diameter', dimension: 'size' },
+    { path: 'hub.beadsM', label: 'Wheel bead seats, mm', type: 'beads' },
+    { path: 'hub.clusterMount', label: 'Cogs go on', options: ['freewheel', 'cassette', 'none'] },
+    { path: 'hub.maxCogs', label: 'Room for cogs', type: 'number' },
+    { path: 'hub.disc', label: 'Takes a disc', type: 'switch' },
+    { path: 'hub.rimBrakeTrack', label: 'Rim has a brake track', type: 'switch' },
+    { path: 'mid.shellWidthsM.least', label: 'Narrowest shell', dimension: 'size' },
+    { path: 'mid.shellWidthsM.most', label: 'Widest shell', dimension: 'size' },
+    { path: 'mid.boreM.least', label: 'Smallest bore', dimension: 'size' },
+    { path: 'mid.boreM.most', label: 'Bore it fills', dimension: 'size' },
+    { path: 'mid.ringTeeth', label: 'Ring supplied, teeth', type: 'number' },
+    { path: 'mid.ringMount', label: 'Ring bolt circle', type: 'text' },
+    { path: 'throttle', label: 'Has a throttle', type: 'switch' },
+  ],
+  pack: [
+    ...common,
+    { path: 'chemistry', label: 'Chemistry', options: ['nmc', 'lfp', 'lead'] },
+    { path: 'series', label: 'Cells in series', type: 'number' },
+    { path: 'parallel', label: 'Cells in parallel', type: 'number' },
+    { path: 'cellAh', label: 'One cell holds', dimension: 'charge' },
+    { path: 'cellOhm', label: 'One cell resists', dimension: 'resistance' },
+    { path: 'cellContinuousA', label: 'One cell gives continuously', dimension: 'current' },
+    { path: 'boardA', label: 'Protection board', dimension: 'current' },
+    { path: 'cutoffVPerCell', label: 'Cut-off a cell', dimension: 'voltage', digits: 2 },
+    { path: 'outline.lengthM', label: 'Length with rail', dimension: 'size' },
+    { path: 'outline.heightM', label: 'Height off the tube', dimension: 'size' },
+    { path: 'outline.widthM', label: 'Width', dimension: 'size' },
+    { path: 'slideOffM', label: 'Slide-off travel', dimension: 'size' },
+  ],
+  ring: [
+    ...common,
+    { path: 'teeth', label: 'Teeth', type: 'number' },
+    { path: 'mount', label: 'Bolt circle, e.g. bcd104', type: 'text' },
+  ],
+  cluster: [
+    ...common,
+    { path: 'cogs', label: 'Cogs, teeth', type: 'teeth' },
+    { path: 'mount', label: 'Goes on as', options: ['freewheel', 'cassette'] },
+  ],
+};
