@@ -10,6 +10,7 @@ import './drawing/drawing.css';
 import './stages/stages.css';
 import { MantineProvider } from '@mantine/core';
 import { Notifications } from '@mantine/notifications';
+import { setNonce } from 'get-nonce';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { Provider } from 'react-redux';
@@ -24,6 +25,8 @@ import { theme } from './app/theme.ts';
 z.config({ jitless: true });
 
 const nonce = document.querySelector('meta[name="csp-nonce"]')?.getAttribute('content') ?? '';
+// Scroll locking under drawers writes a style of its own; it carries the page's nonce too.
+setNonce(nonce);
 const root = document.getElementById('root');
 if (!root) throw new Error('the page has no #root');
 

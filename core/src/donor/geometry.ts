@@ -285,7 +285,7 @@ export function donorGeometry(donor: Donor, statureM: number): DonorGeometry {
 
   const axis = unit(sub(headTop, headBottom));
   if (kind !== 'boxBike') {
-    const crown = add(headBottom, scale(axis, -0.012));
+    const crown = add(headBottom, scale(axis, 0.004));
     const bend = add(crown, scale(sub(forkFoot, crown), 0.72));
     tubes.push({ name: 'fork', curved: true, points: [crown, bend, frontAxle], diameterM: 0.024, layer: 'fork' });
   }

@@ -49,7 +49,7 @@ export interface TyreItem extends ItemBase {
 }
 export type SurveyItem = NumberItem | ChoiceItem | TeethItem | TyreItem;
 
-export const surveyGroups = ['frame', 'bracket', 'rear', 'front', 'gears', 'inside', 'loads'] as const;
+export const surveyGroups = ['frame', 'bracket', 'inside', 'rear', 'front', 'gears', 'loads'] as const;
 export type SurveyGroup = (typeof surveyGroups)[number];
 export const surveyGroupWords: Record<SurveyGroup, string> = {
   frame: 'Frame',
@@ -367,7 +367,7 @@ export const surveyItems: readonly SurveyItem[] = [
     type: 'number',
     dimension: 'size',
     group: 'inside',
-    label: 'Inside, along seat tube',
+    label: 'Inside, seat tube',
     tool: 'tape',
     kinds: withTriangle,
     low: 0.1,
@@ -381,7 +381,7 @@ export const surveyItems: readonly SurveyItem[] = [
     type: 'number',
     dimension: 'size',
     group: 'inside',
-    label: 'Inside, along upper tube',
+    label: 'Inside, upper tube',
     tool: 'tape',
     kinds: withTriangle,
     low: 0.15,
@@ -395,7 +395,7 @@ export const surveyItems: readonly SurveyItem[] = [
     type: 'number',
     dimension: 'size',
     group: 'inside',
-    label: 'Inside, along down tube',
+    label: 'Inside, down tube',
     tool: 'tape',
     kinds: withTriangle,
     low: 0.2,

@@ -20,11 +20,11 @@ export function Rail({ plan }: { plan: BuildPlan }) {
       <Link
         to="/"
         className="build-card"
-        aria-label={`${build.name}, variant ${build.variant}. Switch, duplicate or rename builds`}
       >
         <strong>{build.name}</strong>
         <span>
           variant {build.variant} · {saved === 'failed' ? 'not saved' : saved === 'saving' ? 'saving…' : 'saved'}
+          <span className="sr"> · switch, duplicate or rename builds</span>
         </span>
       </Link>
       <ol className="chain-links">

@@ -50,7 +50,6 @@ export function Tally({ plan, previous }: TallyProps) {
           />
         ))}
         <div className="tally-law">
-          <span className="quiet">Rules chosen</span>
           <strong>{law.name}</strong>
           <span className="quiet">as of {law.asOf}; the local authority decides</span>
         </div>

@@ -35,4 +35,6 @@ export const theme = createTheme({
   defaultRadius: 4,
   cursorType: 'pointer',
   respectReducedMotion: true,
+  autoContrast: true,
+  luminanceThreshold: 0.35,
 });

@@ -96,17 +96,17 @@ export function BikeDrawing({ plan, layers, onPick, sheet: sheetName, tall = fal
 
           {tubes('behind')}
           <Rack plan={plan} px={px} />
+          {tubes('frame')}
           {motor && show('parts') && motor.place === 'mid' ? (
             <MidMotor at={motor.centre} radius={motor.radiusM} px={px} hatch={`${hatch}h`} />
           ) : null}
-          {tubes('frame')}
           {tubes('fork')}
           {tubes('bar')}
           {g.box ? <path d={pathOf(g.box, true)} className="box" strokeWidth={1.5 * px} /> : null}
 
           <Chain plan={plan} px={px} />
           <Saddle at={g.saddle} px={px} />
-          <circle cx={g.grip.x} cy={-g.grip.y} r={0.017} className="ink-fill" />
+          <Grip plan={plan} px={px} />
           {show('rider') ? <Contacts points={[g.saddle, g.grip, g.pedal]} px={px} /> : null}
 
           {pack && show('parts') ? (
@@ -252,14 +252,17 @@ function HubMotor({ at, radius, px, hatch }: { at: Point; radius: number; px: nu
   );
 }
 
+/** The case of a mid-drive: round the bracket, and forward under the down tube. */
 function MidMotor({ at, radius, px, hatch }: { at: Point; radius: number; px: number; hatch: string }) {
-  const r = radius * 0.62;
-  const d = `M${-r} ${0}A${r} ${r} 0 0 1 ${r * 0.7} ${-r * 0.75}L${r * 2.3} ${radius * 0.15}A${r * 0.95} ${r * 0.95} 0 0 1 ${r * 1.4} ${radius * 1.05}L${-r * 0.4} ${r * 0.95}A${r} ${r} 0 0 1 ${-r} 0Z`;
+  const r = radius * 0.6;
+  const far = { x: r * 2.1, y: radius * 0.35 };
+  const R = radius * 0.82;
+  const d = `M0 ${-r}L${far.x} ${far.y - R}A${R} ${R} 0 0 1 ${far.x} ${far.y + R}L0 ${r}A${r} ${r} 0 0 1 0 ${-r}Z`;
   return (
     <g className="motor" transform={`translate(${at.x} ${-at.y})`}>
       <path d={d} className="motor-body" strokeWidth={1.8 * px} />
       <path d={d} fill={`url(#${hatch})`} stroke="none" />
-      <circle cx={r * 1.45} cy={radius * 0.42} r={r * 0.6} className="line thin" strokeWidth={0.8 * px} />
+      <circle cx={far.x} cy={far.y} r={R * 0.66} className="line thin" strokeWidth={0.9 * px} />
     </g>
   );
 }
@@ -344,6 +347,17 @@ function Saddle({ at, px }: { at: Point; px: number }) {
       d="M-0.135 -0.012C-0.12 -0.034 -0.07 -0.03 -0.02 -0.022L0.135 -0.012C0.15 -0.008 0.148 0.004 0.135 0.004C0.06 0.006 0.03 0.012 0 0.03C-0.03 0.046 -0.09 0.05 -0.125 0.03C-0.142 0.018 -0.142 0 -0.135 -0.012Z"
     />
   );
+}
+
+/** The rubber on the end of the bar, along its last run. */
+function Grip({ plan, px }: { plan: BuildPlan; px: number }) {
+  const bar = plan.drawing.geometry.tubes.find((t) => t.name === 'bar');
+  const end = bar?.points.at(-1);
+  const before = bar?.points.at(-2);
+  if (!bar || !end || !before) return null;
+  const run = Math.hypot(end.x - before.x, end.y - before.y) || 1;
+  const from = { x: end.x + ((before.x - end.x) / run) * 0.1, y: end.y + ((before.y - end.y) / run) * 0.1 };
+  return <path d={pathOf([from, end])} className="grip" strokeWidth={bar.diameterM + 3 * px} />;
 }
 
 function Contacts({ points, px }: { points: readonly Point[]; px: number }) {

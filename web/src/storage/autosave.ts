@@ -9,6 +9,7 @@ const WAIT = 300;
 /** Saves the open build as it is edited, and at once when the page is hidden or left. */
 export function startAutosave(): () => void {
   let written: Build | null = store.getState().build.present.build;
+  let waiting: Build | null = null;
   let timer: ReturnType<typeof setTimeout> | undefined;
 
   const flush = (): void => {
@@ -34,9 +35,12 @@ export function startAutosave(): () => void {
       written = build;
       return;
     }
-    if (timer === undefined) store.dispatch(uiActions.savedMarked('saving'));
+    if (build === waiting) return;
+    waiting = build;
     clearTimeout(timer);
     timer = setTimeout(flush, WAIT);
+    // Last, since it comes round to this subscriber again.
+    store.dispatch(uiActions.savedMarked('saving'));
   });
   const onHide = (): void => {
     if (document.visibilityState === 'hidden') flush();

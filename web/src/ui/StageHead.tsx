@@ -19,8 +19,9 @@ export function StageHead({ title, children }: { title: string; children: ReactN
         <button type="button" onClick={() => send(redo())} disabled={!canRedo}>
           Redo
         </button>
-        <button type="button" onClick={() => send(uiActions.unitsTurned())} aria-label={`Units: ${units}. Change`}>
+        <button type="button" onClick={() => send(uiActions.unitsTurned())}>
           {units === 'metric' ? 'mm · km' : 'in · mi'} <kbd>U</kbd>
+          <span className="sr"> change units</span>
         </button>
         <button type="button" onClick={() => spotlight.open()}>
           Find <kbd>Ctrl K</kbd>

@@ -85,6 +85,7 @@ export function BriefStage() {
               onChange={(event) => edit('purpose', { purpose: event.currentTarget.value as Brief['purpose'] })}
             />
             <NativeSelect
+              className="wide"
               label="Rules to ride by"
               value={brief.legalClass}
               data={legalClasses.map((c) => ({ value: c.id, label: c.name }))}

@@ -11,7 +11,7 @@ export function RoadDrawing() {
   const { ref, width } = useElementSize();
   const { route } = brief;
   const W = width || 780;
-  const H = 210;
+  const H = 216;
   if (!route) {
     return (
       <figure className="drawing road-drawing" aria-label="The road">
@@ -31,7 +31,7 @@ export function RoadDrawing() {
   const span = Math.max(Math.max(...heights) - low, 20);
   const left = 46;
   const right = 20;
-  const top = 54;
+  const top = 66;
   const bottom = 34;
   const x = (d: number): number => left + (d / total) * (W - left - right);
   const y = (e: number): number => H - bottom - ((e - low) / span) * (H - top - bottom);
@@ -76,14 +76,14 @@ export function RoadDrawing() {
           <path d={line} className="road-line" />
           {steepest.grade > 0.02 ? (
             <g className="road-steep">
-              <line x1={x(steepest.atM)} x2={x(steepest.atM)} y1={steepY - 6} y2={top - 14} />
+              <line x1={x(steepest.atM)} x2={x(steepest.atM)} y1={steepY - 6} y2={top - 12} />
               <circle cx={x(steepest.atM)} cy={steepY} r="4" />
-              <text x={x(steepest.atM) + (anchor === 'start' ? 6 : -6)} y={top - 16} textAnchor={anchor}>
+              <text x={x(steepest.atM) + (anchor === 'start' ? 6 : -6)} y={top - 14} textAnchor={anchor}>
                 steepest {say(plan.steepest, 'grade')} at {say(steepest.atM, 'way')}
               </text>
             </g>
           ) : null}
-          <text x={left} y="24" className="road-name">
+          <text x={left} y="26" className="road-name">
             {route.name}
           </text>
         </svg>

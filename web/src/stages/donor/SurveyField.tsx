@@ -98,7 +98,7 @@ export function SurveyField({ item }: { item: SurveyItem }) {
         label={item.label}
         entry={entry}
         parse={item.type === 'tyre' ? parseTyre : parseTeeth}
-        {...(item.type === 'tyre' && entry ? { hint: `ETRTO ${tyreName(entry.value as TyreSize)}` } : {})}
+        {...(item.type === 'tyre' && entry && tyreName(entry.value as TyreSize) !== entry.typed ? { hint: `ETRTO ${tyreName(entry.value as TyreSize)}` } : {})}
         onPut={put}
         onEmpty={clear}
         onFocus={focus}

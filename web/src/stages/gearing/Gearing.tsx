@@ -87,7 +87,7 @@ function GearTable({ plan }: { plan: BuildPlan }) {
   return (
     <section className="card" aria-labelledby="gear-table">
       <h2 id="gear-table">Gear by gear</h2>
-      <div className="table-scroll" tabIndex={0} role="region" aria-labelledby="gear-table">
+      <div className="table-scroll" tabIndex={0} role="region" aria-label="Gears, scrolls sideways">
         <table className="gears">
           <thead>
             <tr>

@@ -202,7 +202,6 @@ function BuildRow({ build, onDelete }: { build: Build; onDelete: () => void }) {
       <Link
         to={`/build/${build.id}/${plan.chosen.kit ? 'drive' : 'brief'}`}
         className="build-open"
-        aria-label={`Open ${build.name}, variant ${build.variant}`}
       >
         <MiniBike plan={plan} />
         <span className="build-words">

@@ -1,0 +1,66 @@
+import { expect } from 'chai';
+import { axeFindings, press, startApp, visit, type App } from './support/app.ts';
+
+const views = [
+  '/',
+  '/settings',
+  '/build/demo-mixte/brief',
+  '/build/demo-mixte/donor',
+  '/build/demo-mixte/drive',
+  '/build/demo-mixte/pack',
+  '/build/demo-box/gearing',
+  '/build/demo-gravel/drive',
+  '/build/demo-trike/donor',
+  '/build/demo-mixte/wiring',
+  '/build/demo-mixte/shelf',
+];
+
+for (const dark of [false, true]) {
+  for (const [width, height] of [
+    [1280, 800],
+    [390, 844],
+  ] as const) {
+    describe(`every view at ${width} px, ${dark ? 'dark' : 'light'}`, () => {
+      let app: App;
+      before(async () => {
+        app = await startApp({ demo: true, dark, width, height });
+        await visit(app, '/');
+      });
+      after(() => app.close());
+
+      for (const view of views) {
+        it(`${view}: axe finds nothing, nothing spills sideways, nothing is complained of`, async () => {
+          await visit(app, view);
+          expect(await axeFindings(app.page)).to.deep.equal([]);
+          const spill = await app.page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
+          expect(spill).to.be.at.most(0);
+          expect(app.complaints).to.deep.equal([]);
+        });
+      }
+
+      it('an opened sum, the finder and the list of keys: axe finds nothing', async () => {
+        await visit(app, '/build/demo-mixte/drive');
+        if (width < 800) await app.page.click('.tally-handle');
+        await app.page.click('[data-figure="range"]');
+        await app.page.waitForSelector('.sum');
+        expect(await axeFindings(app.page)).to.deep.equal([]);
+        await app.page.keyboard.press('Escape');
+        await app.page.waitForSelector('.explain', { hidden: true });
+        await app.page.click('.finding-open');
+        await app.page.waitForSelector('.explain-verdict');
+        expect(await axeFindings(app.page)).to.deep.equal([]);
+        await app.page.keyboard.press('Escape');
+        await app.page.waitForSelector('.explain', { hidden: true });
+        await press(app.page, 'Find');
+        await app.page.waitForSelector('[aria-label="Find anything"]');
+        expect(await axeFindings(app.page)).to.deep.equal([]);
+        await app.page.keyboard.press('Escape');
+        await app.page.waitForSelector('[aria-label="Find anything"]', { hidden: true });
+        await app.page.keyboard.type('?');
+        await app.page.waitForSelector('.keys');
+        expect(await axeFindings(app.page)).to.deep.equal([]);
+        expect(app.complaints).to.deep.equal([]);
+      });
+    });
+  }
+}

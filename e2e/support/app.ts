@@ -1,0 +1,130 @@
+import { createServer } from '../../server/src/server.ts';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { readFile } from 'node:fs/promises';
+import { createRequire } from 'node:module';
+import type { Server } from 'node:http';
+import type { AddressInfo } from 'node:net';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import puppeteer, { type Browser, type Page } from 'puppeteer-core';
+
+const require = createRequire(import.meta.url);
+
+/** A running app with a browser on a profile of its own. */
+export interface App {
+  url: string;
+  page: Page;
+  /** What the page complained of: errors, and anything the content policy stopped. */
+  complaints: string[];
+  downloads: string;
+  close: () => Promise<void>;
+}
+
+export async function launchBrowser(profile: string): Promise<Browser> {
+  return puppeteer.launch({
+    executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+    userDataDir: profile,
+    args: ['--headless', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
+  });
+}
+
+/** Serves the built app and opens it in a fresh browser profile. */
+export async function startApp({ demo = false, width = 1280, height = 800, dark = false } = {}): Promise<App> {
+  const profile = mkdtempSync(join(tmpdir(), 'sprocket-profile-'));
+  const downloads = mkdtempSync(join(tmpdir(), 'sprocket-downloads-'));
+  const server: Server = createServer({ appDir: fileURLToPath(new URL('../../web/dist', import.meta.url)), demo }).listen(0, '127.0.0.1');
+  await new Promise((done) => server.once('listening', done));
+  const url = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
+  const browser = await launchBrowser(profile);
+  const page = await browser.newPage();
+  page.setDefaultTimeout(8_000);
+  await page.setViewport({ width, height });
+  await page.emulateMediaFeatures([
+    { name: 'prefers-color-scheme', value: dark ? 'dark' : 'light' },
+    { name: 'prefers-reduced-motion', value: 'reduce' },
+  ]);
+  const session = await page.createCDPSession();
+  await session.send('Browser.setDownloadBehavior', { behavior: 'allow', downloadPath: downloads });
+  const complaints: string[] = [];
+  page.on('console', (message) => {
+    if (message.type() === 'error' || /Content Security Policy/.test(message.text())) complaints.push(message.text());
+  });
+  page.on('pageerror', (error) => complaints.push(String(error)));
+  return {
+    url,
+    page,
+    complaints,
+    downloads,
+    close: async () => {
+      await browser.close();
+      server.closeAllConnections();
+      await new Promise((done) => server.close(done));
+      for (const folder of [profile, downloads]) rmSync(folder, { recursive: true, force: true, maxRetries: 5 });
+    },
+  };
+}
+
+/** Goes to an address of the app and waits until it has drawn. */
+export async function visit(app: App, path: string): Promise<void> {
+  await app.page.goto(app.url + path, { waitUntil: 'networkidle0' });
+  await app.page.waitForSelector('h1');
+  await app.page.evaluate(() => document.fonts.ready.then(() => undefined));
+}
+
+/** Clicks the button, link or option with exactly these words, or this accessible name. */
+export async function press(page: Page, name: string): Promise<void> {
+  await page.locator(`::-p-aria(${name})`).click();
+}
+
+/** Replaces what a labelled field holds. */
+export async function fill(page: Page, label: string, text: string): Promise<void> {
+  const field = await page.waitForSelector(`::-p-aria([name="${label}"][role="textbox"])`);
+  if (!field) throw new Error(`no field ${label}`);
+  await field.click({ count: 3 });
+  await page.keyboard.press('Backspace');
+  await field.type(text);
+}
+
+/** Picks an option of a labelled list by its value. */
+export async function pick(page: Page, label: string, value: string): Promise<void> {
+  const field = await page.waitForSelector(`::-p-aria([name="${label}"][role="combobox"])`);
+  if (!field) throw new Error(`no list ${label}`);
+  await field.select(value);
+}
+
+/** Text of the first match, or an empty string. */
+export async function textOf(page: Page, selector: string): Promise<string> {
+  return page.$eval(selector, (node) => (node as unknown as { innerText: string }).innerText).catch(() => '');
+}
+
+/** Waits until a selector's text passes. */
+export async function waitForText(page: Page, selector: string, pattern: RegExp): Promise<string> {
+  await page.waitForFunction(
+    (s, source) => new RegExp(source).test(document.querySelector<HTMLElement>(s)?.innerText ?? ''),
+    { timeout: 6_000 },
+    selector,
+    pattern.source,
+  );
+  return textOf(page, selector);
+}
+
+interface AxeViolation {
+  id: string;
+  impact: string | null;
+  nodes: { target: string[]; failureSummary?: string }[];
+}
+
+let axeSource: string | undefined;
+
+/** Runs axe on the page as it stands; returns what it finds wrong, readable. */
+export async function axeFindings(page: Page): Promise<string[]> {
+  axeSource ??= await readFile(require.resolve('axe-core/axe.min.js'), 'utf8');
+  await page.evaluate(axeSource);
+  const violations = (await page.evaluate(async () => {
+    const axe = (window as unknown as { axe: { run: (where: Document, options: object) => Promise<{ violations: unknown }> } }).axe;
+    const result = await axe.run(document, { runOnly: { type: 'tag', values: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'] } });
+    return result.violations;
+  })) as AxeViolation[];
+  return violations.flatMap((v) => v.nodes.map((n) => `${v.id} (${v.impact ?? ''}): ${n.target.join(' ')}: ${(n.failureSummary ?? '').replace(/\s+/g, ' ').slice(0, 200)}`));
+}
