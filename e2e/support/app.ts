@@ -7,7 +7,7 @@ import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
-import puppeteer, { type Browser, type Page } from 'puppeteer-core';
+import puppeteer, { type Browser, type ElementHandle, type Page } from 'puppeteer-core';
 
 const require = createRequire(import.meta.url);
 
@@ -25,7 +25,16 @@ export async function launchBrowser(profile: string): Promise<Browser> {
   return puppeteer.launch({
     executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
     userDataDir: profile,
-    args: ['--headless', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
+    args: [
+      '--headless',
+      '--no-sandbox',
+      '--disable-gpu',
+      '--disable-quic',
+      '--no-first-run',
+      '--disable-background-networking',
+      '--disable-component-update',
+      '--disable-sync',
+    ],
   });
 }
 
@@ -33,7 +42,10 @@ export async function launchBrowser(profile: string): Promise<Browser> {
 export async function startApp({ demo = false, width = 1280, height = 800, dark = false } = {}): Promise<App> {
   const profile = mkdtempSync(join(tmpdir(), 'sprocket-profile-'));
   const downloads = mkdtempSync(join(tmpdir(), 'sprocket-downloads-'));
-  const server: Server = createServer({ appDir: fileURLToPath(new URL('../../web/dist', import.meta.url)), demo }).listen(0, '127.0.0.1');
+  const server: Server = createServer({
+    appDir: fileURLToPath(new URL('../../web/dist', import.meta.url)),
+    demo,
+  }).listen(0, '127.0.0.1');
   await new Promise((done) => server.once('listening', done));
   const url = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
   const browser = await launchBrowser(profile);
@@ -77,10 +89,26 @@ export async function press(page: Page, name: string): Promise<void> {
   await page.locator(`::-p-aria(${name})`).click();
 }
 
-/** Replaces what a labelled field holds. */
+/** The control a visible label names, or that carries the name itself. */
+async function labelled(page: Page, label: string): Promise<ElementHandle<HTMLElement>> {
+  const handle = await page.waitForFunction(
+    (name) => {
+      for (const l of document.querySelectorAll('label')) {
+        if (l.textContent?.trim() === name && l.htmlFor) return document.getElementById(l.htmlFor);
+      }
+      return document.querySelector<HTMLElement>(`[aria-label="${CSS.escape(name)}"]`);
+    },
+    {},
+    label,
+  );
+  const element = handle.asElement();
+  if (!element) throw new Error(`nothing is labelled ${label}`);
+  return element as ElementHandle<HTMLElement>;
+}
+
+/** Replaces what a labelled field holds, key by key. */
 export async function fill(page: Page, label: string, text: string): Promise<void> {
-  const field = await page.waitForSelector(`::-p-aria([name="${label}"][role="textbox"])`);
-  if (!field) throw new Error(`no field ${label}`);
+  const field = await labelled(page, label);
   await field.click({ count: 3 });
   await page.keyboard.press('Backspace');
   await field.type(text);
@@ -88,9 +116,7 @@ export async function fill(page: Page, label: string, text: string): Promise<voi
 
 /** Picks an option of a labelled list by its value. */
 export async function pick(page: Page, label: string, value: string): Promise<void> {
-  const field = await page.waitForSelector(`::-p-aria([name="${label}"][role="combobox"])`);
-  if (!field) throw new Error(`no list ${label}`);
-  await field.select(value);
+  await (await labelled(page, label)).select(value);
 }
 
 /** Text of the first match, or an empty string. */
@@ -122,9 +148,18 @@ export async function axeFindings(page: Page): Promise<string[]> {
   axeSource ??= await readFile(require.resolve('axe-core/axe.min.js'), 'utf8');
   await page.evaluate(axeSource);
   const violations = (await page.evaluate(async () => {
-    const axe = (window as unknown as { axe: { run: (where: Document, options: object) => Promise<{ violations: unknown }> } }).axe;
-    const result = await axe.run(document, { runOnly: { type: 'tag', values: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'] } });
+    const axe = (
+      window as unknown as { axe: { run: (where: Document, options: object) => Promise<{ violations: unknown }> } }
+    ).axe;
+    const result = await axe.run(document, {
+      runOnly: { type: 'tag', values: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'] },
+    });
     return result.violations;
   })) as AxeViolation[];
-  return violations.flatMap((v) => v.nodes.map((n) => `${v.id} (${v.impact ?? ''}): ${n.target.join(' ')}: ${(n.failureSummary ?? '').replace(/\s+/g, ' ').slice(0, 200)}`));
+  return violations.flatMap((v) =>
+    v.nodes.map(
+      (n) =>
+        `${v.id} (${v.impact ?? ''}): ${n.target.join(' ')}: ${(n.failureSummary ?? '').replace(/\s+/g, ' ').slice(0, 200)}`,
+    ),
+  );
 }

@@ -5,7 +5,7 @@
     var dark =
       kept === 'dark' || ((kept === null || kept === 'auto') && matchMedia('(prefers-color-scheme: dark)').matches);
     document.documentElement.setAttribute('data-mantine-color-scheme', dark ? 'dark' : 'light');
-  } catch (_) {
+  } catch {
     document.documentElement.setAttribute('data-mantine-color-scheme', 'light');
   }
 })();

@@ -57,6 +57,7 @@ export function Finder() {
     <Spotlight
       actions={actions}
       shortcut={['mod + K']}
+      tagsToIgnore={[]}
       highlightQuery
       limit={8}
       scrollable

@@ -1,4 +1,4 @@
-import { planBuild, starterShelf, withParts, type BuildPlan } from '@sprocket/core';
+import { planBuild, starterShelf, withParts, type Build, type BuildPlan, type Shelf } from '@sprocket/core';
 import { createContext, useContext, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import { coreWorker } from '../workers/core.ts';
 import { useApp } from './store.ts';
@@ -26,31 +26,39 @@ export function PlanProvider({ children }: { children: ReactNode }) {
   const shelf = useShelf();
   const [state, setState] = useState<PlanState | null>(null);
   const lastCost = useRef(0);
-  const turn = useRef(0);
+  const busy = useRef(false);
+  const waiting = useRef<{ build: Build; shelf: Shelf } | null>(null);
 
   useEffect(() => {
-    if (!build) {
-      setState(null);
-      return;
-    }
-    const mine = ++turn.current;
     const settle = (plan: BuildPlan, cost: number): void => {
       lastCost.current = cost;
-      if (mine !== turn.current) return;
       performance.mark('plan-ready');
       setState((before) => ({ plan, previous: before?.plan ?? null }));
     };
-    if (lastCost.current <= FRAME) {
+    const here = (job: { build: Build; shelf: Shelf }): void => {
       const start = performance.now();
-      const plan = planBuild(build, shelf);
+      const plan = planBuild(job.build, job.shelf);
       settle(plan, performance.now() - start);
-      return;
-    }
-    const start = performance.now();
-    coreWorker()
-      .planBuild(build, shelf)
-      .then((plan) => settle(plan, performance.now() - start))
-      .catch(() => settle(planBuild(build, shelf), 0));
+    };
+    // One sum at a time in the worker; of the edits made meanwhile only the last is reckoned.
+    const away = async (first: { build: Build; shelf: Shelf }): Promise<void> => {
+      busy.current = true;
+      for (let job: typeof first | null = first; job;) {
+        const start = performance.now();
+        try {
+          settle(await coreWorker().planBuild(job.build, job.shelf), performance.now() - start);
+        } catch {
+          here(job);
+        }
+        job = waiting.current;
+        waiting.current = null;
+      }
+      busy.current = false;
+    };
+    if (!build) return;
+    if (busy.current) waiting.current = { build, shelf };
+    else if (lastCost.current <= FRAME) here({ build, shelf });
+    else void away({ build, shelf });
   }, [build, shelf]);
 
   return <PlanContext value={state}>{children}</PlanContext>;

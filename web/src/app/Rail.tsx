@@ -17,10 +17,7 @@ export function Rail({ plan }: { plan: BuildPlan }) {
         <Mark done={done} of={stages.length} />
         <span>Jolly Sprocket</span>
       </Link>
-      <Link
-        to="/"
-        className="build-card"
-      >
+      <Link to="/" className="build-card">
         <strong>{build.name}</strong>
         <span>
           variant {build.variant} · {saved === 'failed' ? 'not saved' : saved === 'saving' ? 'saving…' : 'saved'}

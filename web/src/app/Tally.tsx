@@ -115,13 +115,14 @@ function BandFigure({ figure }: { figure: Figure }) {
 function useDeltas(plan: BuildPlan, previous: BuildPlan | null): Partial<Record<Figure['id'], string>> {
   const units = useUnits();
   const [deltas, setDeltas] = useState<Partial<Record<Figure['id'], string>>>({});
-  const base = useRef<BuildPlan | null>(null);
+  // Keystrokes in one field are measured from where they began; another field begins anew.
+  const field = useApp((state) => state.build.group as unknown);
+  const base = useRef<{ plan: BuildPlan | null; field: unknown }>({ plan: null, field: undefined });
   useEffect(() => {
-    // Edits in quick succession are measured from where they began.
-    base.current ??= previous;
+    if (base.current.plan === null || base.current.field !== field) base.current = { plan: previous, field };
     const next: Partial<Record<Figure['id'], string>> = {};
     for (const figure of plan.figures) {
-      const before = base.current?.figures.find((f) => f.id === figure.id);
+      const before = base.current.plan?.figures.find((f) => f.id === figure.id);
       if (!before?.value || !figure.value) continue;
       const moved = figure.value.si - before.value.si;
       const shown = showAmount({ ...figure.value, si: moved }, units);
@@ -130,10 +131,12 @@ function useDeltas(plan: BuildPlan, previous: BuildPlan | null): Partial<Record<
     }
     setDeltas(next);
     const timer = setTimeout(() => {
-      base.current = plan;
+      base.current = { plan, field };
       setDeltas({});
     }, MARKED_FOR);
     return () => clearTimeout(timer);
+    // The field changes with the plan it made; it is no reason of its own to begin again.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [plan, previous, units]);
   return deltas;
 }

@@ -16,7 +16,12 @@ export function startAutosave(): () => void {
     clearTimeout(timer);
     timer = undefined;
     const { build } = store.getState().build.present;
-    if (!build || build === written) return;
+    waiting = null;
+    if (!build || build === written) {
+      // Undone back to what is kept already.
+      store.dispatch(uiActions.savedMarked('saved'));
+      return;
+    }
     written = build;
     db.builds
       .put({ ...build, updatedAt: new Date().toISOString() })

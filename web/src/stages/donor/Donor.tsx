@@ -4,12 +4,12 @@ import {
   conditionItems,
   conditionWords,
   itemsFor,
-  surveyGroups,
   surveyGroupWords,
   surveyItem,
   vehicleKinds,
   vehicleKindWords,
   type ConditionGrade,
+  type SurveyGroup,
   type SurveyItemId,
   type VehicleKind,
 } from '@sprocket/core';
@@ -23,6 +23,13 @@ import { BikeDrawing } from '../../drawing/BikeDrawing.tsx';
 import { FindingList } from '../../ui/FindingList.tsx';
 import { StageHead } from '../../ui/StageHead.tsx';
 import { SurveyField } from './SurveyField.tsx';
+
+/** Groups side by side, of about equal length; one under the other where there is no room. */
+const surveyColumns: readonly (readonly SurveyGroup[])[] = [
+  ['frame', 'bracket', 'inside'],
+  ['rear', 'front'],
+  ['gears', 'loads'],
+];
 
 /** Puts the cursor in an item's field. */
 function focusItem(id: SurveyItemId): void {
@@ -65,18 +72,22 @@ export function DonorStage() {
         />
       </div>
       <div className="survey">
-        {surveyGroups.map((group) => {
-          const here = items.filter((item) => item.group === group);
-          return here.length === 0 ? null : (
-            <section key={group} className="card survey-group" aria-labelledby={`group-${group}`}>
-              <h2 id={`group-${group}`}>{surveyGroupWords[group]}</h2>
-              {here.map((item) => (
-                <SurveyField key={`${build.id}.${item.id}`} item={item} />
-              ))}
-            </section>
-          );
-        })}
-        <Condition />
+        {surveyColumns.map((groups, column) => (
+          <div key={column} className="survey-column">
+            {groups.map((group) => {
+              const here = items.filter((item) => item.group === group);
+              return here.length === 0 ? null : (
+                <section key={group} className="card survey-group" aria-labelledby={`group-${group}`}>
+                  <h2 id={`group-${group}`}>{surveyGroupWords[group]}</h2>
+                  {here.map((item) => (
+                    <SurveyField key={`${build.id}.${item.id}`} item={item} />
+                  ))}
+                </section>
+              );
+            })}
+            {column === surveyColumns.length - 1 ? <Condition /> : null}
+          </div>
+        ))}
       </div>
       <FindingList title="State of the donor" findings={plan.findings.filter((f) => f.area === 'donor')} />
     </>

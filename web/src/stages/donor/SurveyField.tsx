@@ -13,9 +13,9 @@ import {
   type SurveyItem,
   type TyreSize,
 } from '@sprocket/core';
-import { useEffect, useState } from 'react';
+import { memo, useEffect, useState } from 'react';
 import { buildActions } from '../../app/buildSlice.ts';
-import { useApp, useBuild, useSend, useUnits } from '../../app/store.ts';
+import { useApp, useSend, useUnits } from '../../app/store.ts';
 import { uiActions } from '../../app/uiSlice.ts';
 import { AmountField } from '../../ui/AmountField.tsx';
 
@@ -27,12 +27,12 @@ const provenanceLabels: Record<Provenance, string> = {
 };
 
 /** One item of the survey: its value as typed, where it came from, and its light on the drawing. */
-export function SurveyField({ item }: { item: SurveyItem }) {
-  const { donor } = useBuild();
+export const SurveyField = memo(function SurveyField({ item }: { item: SurveyItem }) {
   const send = useSend();
   const units = useUnits();
   const lit = useApp((state) => state.ui.lit === item.id);
-  const entry = donor.survey[item.id] as Entry<unknown> | undefined;
+  // Only its own entry: a keystroke in one field must not draw thirty others again.
+  const entry = useApp((state) => state.build.present.build?.donor.survey[item.id]) as Entry<unknown> | undefined;
   const put = (value: unknown, typed: string, unit: string): void => {
     const next: Entry<unknown> = {
       value,
@@ -98,7 +98,9 @@ export function SurveyField({ item }: { item: SurveyItem }) {
         label={item.label}
         entry={entry}
         parse={item.type === 'tyre' ? parseTyre : parseTeeth}
-        {...(item.type === 'tyre' && entry && tyreName(entry.value as TyreSize) !== entry.typed ? { hint: `ETRTO ${tyreName(entry.value as TyreSize)}` } : {})}
+        {...(item.type === 'tyre' && entry && tyreName(entry.value as TyreSize) !== entry.typed
+          ? { hint: `ETRTO ${tyreName(entry.value as TyreSize)}` }
+          : {})}
         onPut={put}
         onEmpty={clear}
         onFocus={focus}
@@ -135,7 +137,7 @@ export function SurveyField({ item }: { item: SurveyItem }) {
       />
     </div>
   );
-}
+});
 
 interface TextEntryProps<T> {
   id: string;

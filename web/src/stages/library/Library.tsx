@@ -178,6 +178,7 @@ function BuildRow({ build, onDelete }: { build: Build; onDelete: () => void }) {
   const navigate = useNavigate();
   const plan = useMemo(() => planBuild(build, shelf), [build, shelf]);
   const [naming, setNaming] = useState(false);
+  const [nameNext, setNameNext] = useState(false);
   const range = plan.figures.find((f) => f.id === 'range');
   const worst = plan.findings[0];
 
@@ -199,10 +200,7 @@ function BuildRow({ build, onDelete }: { build: Build; onDelete: () => void }) {
   };
   return (
     <li className={`build-row edge-${plan.verdict}`}>
-      <Link
-        to={`/build/${build.id}/${plan.chosen.kit ? 'drive' : 'brief'}`}
-        className="build-open"
-      >
+      <Link to={`/build/${build.id}/${plan.chosen.kit ? 'drive' : 'brief'}`} className="build-open">
         <MiniBike plan={plan} />
         <span className="build-words">
           <span className="build-title">
@@ -249,7 +247,15 @@ function BuildRow({ build, onDelete }: { build: Build; onDelete: () => void }) {
           }}
         />
       ) : null}
-      <Menu position="bottom-end" withinPortal>
+      <Menu
+        position="bottom-end"
+        withinPortal
+        onExitTransitionEnd={() => {
+          // Only once the menu has handed the focus back, or it would take it from the field.
+          if (nameNext) setNaming(true);
+          setNameNext(false);
+        }}
+      >
         <Menu.Target>
           <Button variant="subtle" size="compact-sm" className="build-more" aria-label={`More for ${build.name}`}>
             More
@@ -257,7 +263,7 @@ function BuildRow({ build, onDelete }: { build: Build; onDelete: () => void }) {
         </Menu.Target>
         <Menu.Dropdown>
           <Menu.Item onClick={() => void navigate(`/build/${build.id}/brief`)}>Open at the brief</Menu.Item>
-          <Menu.Item onClick={() => setNaming(true)}>Rename</Menu.Item>
+          <Menu.Item onClick={() => setNameNext(true)}>Rename</Menu.Item>
           <Menu.Item onClick={() => void copy(false)}>Duplicate</Menu.Item>
           <Menu.Item onClick={() => void copy(true)}>New variant</Menu.Item>
           <Menu.Item onClick={() => downloadText(`${fileName(build)}.json`, writeBuildFile(build), 'application/json')}>
