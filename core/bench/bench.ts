@@ -1,0 +1,75 @@
+/** Speed of the core on one thread, printed. Nothing here passes or fails. */
+import { readFileSync } from 'node:fs';
+import {
+  cutRoute,
+  planBuild,
+  readBuildFile,
+  readGpx,
+  readRideCase,
+  simulate,
+  starterShelf,
+  type RideCase,
+  type RouteSegment,
+} from '@sprocket/core';
+
+const root = new URL('../../', import.meta.url);
+
+function loadCase(name: string): RideCase {
+  const read = readRideCase(JSON.parse(readFileSync(new URL(`core/test/cases/${name}.json`, root), 'utf8')));
+  if (!read.ok) throw new Error(name);
+  return read.value;
+}
+
+/** Median milliseconds of a call, after a warm-up. */
+function median(call: () => void, runs = 40): number {
+  for (let i = 0; i < 10; i++) call();
+  const times = Array.from({ length: runs }, () => {
+    const start = performance.now();
+    call();
+    return performance.now() - start;
+  });
+  return times.sort((a, b) => a - b)[Math.floor(runs / 2)] ?? NaN;
+}
+
+function say(what: string, figure: string): void {
+  process.stdout.write(`${what.padEnd(64)}${figure}\n`);
+}
+
+/** A rolling road of a given length in 10 m steps. */
+function rolling(lengthM: number): RouteSegment[] {
+  return Array.from({ length: lengthM / 10 }, (_, i) => ({
+    lengthM: 10,
+    grade: 0.035 * Math.sin(i / 23),
+    targetMs: 6.5,
+    stop: i % 90 === 0,
+  }));
+}
+
+for (const [name, label] of [
+  ['geared-rear-roadster', 'geared hub, six cogs'],
+  ['direct-front-cargo-trike', 'direct hub, regenerating none'],
+  ['mid-drive-best-gear', 'mid-drive, best of seven cogs'],
+] as const) {
+  const system = loadCase(name);
+  const road = cutRoute(rolling(30_000), 0);
+  let steps = 0;
+  const ms = median(() => {
+    steps = simulate(system, road, { repeat: false }).steps;
+  });
+  say(`simulated steps a second, one core, ${label}`, `${(steps / ms / 1000).toFixed(2)} million`);
+  say(`  30 km ride in 10 m steps`, `${ms.toFixed(2)} ms`);
+}
+
+for (const name of ['demo-mixte', 'demo-trike', 'demo-box', 'demo-lockkeeper', 'demo-gravel']) {
+  const read = readBuildFile(readFileSync(new URL(`web/public/demo/builds/${name}.json`, root), 'utf8'));
+  if (!read.ok) throw new Error(name);
+  say(`planBuild, ${read.value.name}`, `${median(() => planBuild(read.value, starterShelf)).toFixed(1)} ms`);
+}
+
+const points = Array.from(
+  { length: 100_000 },
+  (_, i) =>
+    `<trkpt lat="${(40 + i * 0.00002).toFixed(6)}" lon="-35"><ele>${(100 + 40 * Math.sin(i / 900)).toFixed(1)}</ele></trkpt>`,
+).join('\n');
+const gpx = `<gpx><trk><trkseg>${points}</trkseg></trk></gpx>`;
+say('readGpx, 100 000 points', `${median(() => readGpx(gpx, 'a', 'a'), 5).toFixed(0)} ms`);

@@ -1,0 +1,97 @@
+/** From keystroke to tally in the real app, and the size of the first load, printed. */
+import { gzipSync } from 'node:zlib';
+import { startApp, visit } from './support/app.ts';
+
+function say(what: string, figure: string): void {
+  process.stdout.write(`${what.padEnd(64)}${figure}\n`);
+}
+
+const app = await startApp({ demo: true });
+const scripts = new Map<string, number>();
+app.page.on('response', (response) => {
+  if (/\.js$/.test(new URL(response.url()).pathname)) {
+    void response
+      .buffer()
+      .then((body) => scripts.set(response.url(), gzipSync(body).length))
+      .catch(() => undefined);
+  }
+});
+await visit(app, '/');
+await new Promise((done) => setTimeout(done, 500));
+say(
+  'JavaScript of the first load, gzipped',
+  `${Math.round([...scripts.values()].reduce((a, b) => a + b, 0) / 1000)} kB`,
+);
+
+for (const [build, label, texts] of [
+  ['demo-mixte', 'rider’s mass', ['71 kg', '82 kg', '93 kg', '64 kg']],
+  ['demo-trike', 'rider’s mass', ['71 kg', '82 kg', '93 kg', '64 kg']],
+] as const) {
+  await visit(app, `/build/${build}/brief`);
+  const times: number[] = [];
+  for (let round = 0; round < 6; round++) {
+    for (const text of texts) {
+      // The last key only: what stands before it is laid in the field at once.
+      times.push(
+        await app.page.evaluate(async (value) => {
+          const field = document.querySelector<HTMLInputElement>('input[name="rider-mass"]');
+          const mass = document.querySelector<HTMLElement>('[data-figure="mass"]');
+          if (!field || !mass) throw new Error('no field');
+          const before = mass.innerText;
+          const set = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value')?.set;
+          field.focus();
+          const start = performance.now();
+          set?.call(field, value);
+          field.dispatchEvent(new Event('input', { bubbles: true }));
+          while (mass.innerText === before && performance.now() - start < 3000)
+            await new Promise((r) => setTimeout(r, 1));
+          await new Promise((r) => requestAnimationFrame(() => r(0)));
+          return performance.now() - start;
+        }, text),
+      );
+      await new Promise((done) => setTimeout(done, 120));
+    }
+  }
+  const warm = times.slice(4).sort((a, b) => a - b);
+  say(
+    `keystroke to tally, ${build}, ${label}`,
+    `median ${(warm[Math.floor(warm.length / 2)] ?? NaN).toFixed(0)} ms, worst of ${warm.length} ${(warm.at(-1) ?? NaN).toFixed(0)} ms`,
+  );
+}
+for (const [path, label, list] of [['/build/demo-box/gearing', 'a ring', 'Ring']] as const) {
+  await visit(app, path);
+  const times: number[] = [];
+  const rings = ['ring-32-bcd104', 'ring-42-bcd104', 'ring-38-bcd104', 'ring-44-bcd104'];
+  for (let round = 0; round < 12; round++) {
+    times.push(
+      await app.page.evaluate(
+        async (value, name) => {
+          const labels = [...document.querySelectorAll('label')];
+          const field = document.getElementById(
+            labels.find((l) => l.textContent === name)?.htmlFor ?? '',
+          ) as HTMLSelectElement | null;
+          const figure = document.querySelector<HTMLElement>('[data-figure="startGrade"] .big');
+          if (!field || !figure) throw new Error('no field');
+          const before = figure.innerText;
+          const start = performance.now();
+          const set = Object.getOwnPropertyDescriptor(HTMLSelectElement.prototype, 'value')?.set;
+          set?.call(field, value);
+          field.dispatchEvent(new Event('change', { bubbles: true }));
+          while (figure.innerText === before && performance.now() - start < 3000)
+            await new Promise((r) => setTimeout(r, 1));
+          return performance.now() - start;
+        },
+        rings[round % rings.length] as string,
+        list,
+      ),
+    );
+    await new Promise((done) => setTimeout(done, 120));
+  }
+  const warm = times.slice(2).sort((a, b) => a - b);
+  say(
+    `choice to tally, demo-box, ${label}`,
+    `median ${(warm[Math.floor(warm.length / 2)] ?? NaN).toFixed(0)} ms, worst of ${warm.length} ${(warm.at(-1) ?? NaN).toFixed(0)} ms`,
+  );
+}
+await app.close();
+process.exit(0);

@@ -1,0 +1,44 @@
+/** One current picture of each main view, from the demo's data, into docs/screenshots. */
+import { mkdirSync } from 'node:fs';
+import { fileURLToPath } from 'node:url';
+import { startApp, visit } from './support/app.ts';
+
+interface Shot {
+  name: string;
+  path: string;
+  width?: number;
+  height?: number;
+  dark?: boolean;
+  click?: string;
+}
+
+const shots: Shot[] = [
+  { name: 'builds', path: '/' },
+  { name: 'brief', path: '/build/demo-mixte/brief' },
+  { name: 'donor', path: '/build/demo-mixte/donor' },
+  { name: 'drive', path: '/build/demo-box/drive' },
+  { name: 'pack', path: '/build/demo-mixte/pack' },
+  { name: 'gearing', path: '/build/demo-box/gearing' },
+  { name: 'trike-dark', path: '/build/demo-trike/drive', dark: true },
+  { name: 'carbon-stop', path: '/build/demo-gravel/drive' },
+  { name: 'sum', path: '/build/demo-mixte/pack', click: '[data-figure="range"]' },
+  { name: 'shelf', path: '/build/demo-mixte/shelf' },
+  { name: 'donor-phone', path: '/build/demo-lockkeeper/donor', width: 390, height: 844 },
+];
+
+const folder = new URL('../docs/screenshots/', import.meta.url);
+mkdirSync(folder, { recursive: true });
+for (const dark of [false, true]) {
+  const app = await startApp({ demo: true, dark });
+  await visit(app, '/');
+  for (const shot of shots.filter((s) => (s.dark ?? false) === dark)) {
+    await app.page.setViewport({ width: shot.width ?? 1280, height: shot.height ?? 800 });
+    await visit(app, shot.path);
+    if (shot.click) await app.page.click(shot.click);
+    await new Promise((done) => setTimeout(done, 500));
+    await app.page.screenshot({ path: fileURLToPath(new URL(`${shot.name}.png`, folder)) as `${string}.png` });
+    process.stdout.write(`docs/screenshots/${shot.name}.png\n`);
+  }
+  await app.close();
+}
+process.exit(0);
