@@ -46,12 +46,14 @@ for (const dark of [false, true]) {
         expect(await axeFindings(app.page)).to.deep.equal([]);
         await app.page.keyboard.press('Escape');
         await app.page.waitForSelector('.explain', { hidden: true });
+        if (width < 800) await app.page.click('.tally-handle');
+        await app.page.$eval('.finding-open', (b) => b.scrollIntoView({ block: 'center' }));
         await app.page.click('.finding-open');
         await app.page.waitForSelector('.explain-verdict');
         expect(await axeFindings(app.page)).to.deep.equal([]);
         await app.page.keyboard.press('Escape');
         await app.page.waitForSelector('.explain', { hidden: true });
-        await press(app.page, 'Find');
+        await press(app.page, 'Find Ctrl K');
         await app.page.waitForSelector('[aria-label="Find anything"]');
         expect(await axeFindings(app.page)).to.deep.equal([]);
         await app.page.keyboard.press('Escape');

@@ -84,8 +84,7 @@ describe('one donor in, one honest plan out', () => {
     await fill(app.page, 'Inside, seat tube', '450 mm');
     await fill(app.page, 'Inside, upper tube', '500 mm');
     await fill(app.page, 'Inside, down tube', '560 mm');
-    const dimensions = await app.page.$$eval('.dimension-measured', (all) => all.length);
-    expect(dimensions).to.equal(3);
+    await app.page.waitForFunction(() => document.querySelectorAll('.dimension-measured').length === 3);
   });
 
   it('lights the dimension of the field in focus, and leads from a dimension to its field', async () => {

@@ -56,6 +56,7 @@ export function Finder() {
   return (
     <Spotlight
       actions={actions}
+      attributes={{ content: { 'aria-label': 'Find' } }}
       shortcut={['mod + K']}
       tagsToIgnore={[]}
       highlightQuery

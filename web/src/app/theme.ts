@@ -31,10 +31,8 @@ export const theme = createTheme({
   headings: { fontFamily: "'Bricolage Grotesque Variable', 'Atkinson Hyperlegible', sans-serif", fontWeight: '700' },
   colors: { teal, marmalade },
   primaryColor: 'teal',
-  primaryShade: { light: 7, dark: 3 },
+  primaryShade: { light: 7, dark: 7 },
   defaultRadius: 4,
   cursorType: 'pointer',
   respectReducedMotion: true,
-  autoContrast: true,
-  luminanceThreshold: 0.35,
 });

@@ -16,16 +16,18 @@ export function sheetFor(g: DonorGeometry, pixels: { width: number; height: numb
   const tail = Math.min(-g.rearRadiusM, g.rackDeck.from.x, ...(g.box ?? []).map((p) => p.x));
   const up = Math.max(g.saddle.y + 0.03, g.grip.y + 0.05, g.headTop.y + 0.1);
   const wide = pixels.width > 560;
+  // The title block covers the foot of a wide sheet; on a narrow one it stands below.
+  const titleBlock = wide ? 24 : 0;
   const margin = wide
-    ? { left: 0.16, right: 0.16, top: 0.07, bottom: 0.19 }
+    ? { left: 0.16, right: 0.16, top: 0.07, bottom: 0.16 }
     : { left: 0.06, right: 0.06, top: 0.05, bottom: 0.22 };
   const needW = right - tail + margin.left + margin.right;
   const needH = up + margin.top + margin.bottom;
-  const px = Math.max(needW / pixels.width, needH / pixels.height);
+  const px = Math.max(needW / pixels.width, needH / (pixels.height - titleBlock));
   const width = px * pixels.width;
   const height = px * pixels.height;
   const middle = (right + tail) / 2;
-  return { left: middle - width / 2, top: up + margin.top + (height - needH) / 2, width, height, px };
+  return { left: middle - width / 2, top: up + margin.top + (height - needH - titleBlock * px) / 2, width, height, px };
 }
 
 /** Side view to sheet coordinates: y downward. */

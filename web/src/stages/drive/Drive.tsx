@@ -89,7 +89,7 @@ export function DriveStage() {
             ) : null}
             <div className="switches">
               <Switch
-                label="Ridden on the throttle alone"
+                label={kit.throttle ? 'Ridden on the throttle alone' : 'No throttle comes with it'}
                 disabled={!kit.throttle}
                 checked={build.choice.usesThrottle && kit.throttle}
                 onChange={(event) =>
