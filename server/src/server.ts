@@ -56,6 +56,10 @@ export function createServer({ appDir, demo = false }: ServerOptions): Express {
   app.get('/health', (_req, res) => {
     res.json({ ok: true, demo });
   });
+  // The page is only ever handed out with its nonce filled in.
+  app.get('/index.html', (_req, res) => {
+    res.redirect(301, '/');
+  });
   app.use('/assets', express.static(join(appDir, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }));
   app.use(express.static(appDir, { index: false }));
   const page = join(appDir, 'index.html');

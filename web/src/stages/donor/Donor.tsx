@@ -9,6 +9,8 @@ import {
   vehicleKinds,
   vehicleKindWords,
   type ConditionGrade,
+  type Entry,
+  type Survey,
   type SurveyGroup,
   type SurveyItemId,
   type VehicleKind,
@@ -98,16 +100,38 @@ export function DonorStage() {
 function HowTo() {
   const lit = useApp((state) => state.ui.lit);
   const plan = usePlan();
+  const { donor } = useBuild();
+  const send = useSend();
   const next = lit ?? plan.progress.open[0];
   if (!next)
     return <p className="howto">Everything here is measured. Touch a field to read again how it was to be taken.</p>;
   const item = surveyItem(next);
+  const entry = donor.survey[next] as Entry<unknown> | undefined;
   return (
-    <div className="howto" aria-live="polite">
-      <strong>
+    <div className="howto">
+      <strong aria-live="polite">
         {lit ? item.label : `Next: ${item.label.toLowerCase()}`} <span className="quiet">· {item.tool}</span>
       </strong>
       <span>{item.how}</span>
+      {entry && lit ? (
+        <TextInput
+          key={next}
+          size="xs"
+          className="howto-note"
+          aria-label={`Note on ${item.label.toLowerCase()}`}
+          placeholder="A note, if it needs one"
+          maxLength={2000}
+          value={entry.note}
+          onChange={(event) =>
+            send(
+              buildActions.surveyed({
+                field: `survey.${next}.note`,
+                value: { id: next, entry: { ...entry, note: event.currentTarget.value } as Survey[typeof next] },
+              }),
+            )
+          }
+        />
+      ) : null}
       <span className="quiet">{item.why}</span>
     </div>
   );

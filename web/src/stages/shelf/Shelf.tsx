@@ -2,9 +2,10 @@ import { Button, NativeSelect } from '@mantine/core';
 import { notifications } from '@mantine/notifications';
 import { driveFamilyWords, starterShelf, type Part, type PartKind } from '@sprocket/core';
 import { useState } from 'react';
+import { buildActions } from '../../app/buildSlice.ts';
 import { useShelf } from '../../app/PlanProvider.tsx';
 import { shelfActions } from '../../app/shelfSlice.ts';
-import { useApp, useSend } from '../../app/store.ts';
+import { useApp, useBuild, useSend } from '../../app/store.ts';
 import { db } from '../../storage/db.ts';
 import { StageHead } from '../../ui/StageHead.tsx';
 import { PartForm } from './PartForm.tsx';
@@ -24,6 +25,7 @@ function partLine(part: Part): string {
 export function ShelfStage() {
   const shelf = useShelf();
   const own = useApp((state) => state.shelf.own);
+  const used = useBuild().ownParts;
   const send = useSend();
   const [kind, setKind] = useState<PartKind>('kit');
   const [editing, setEditing] = useState<Part | null>(null);
@@ -40,6 +42,8 @@ export function ShelfStage() {
   const keep = async (part: Part): Promise<void> => {
     await db.parts.put(part);
     send(shelfActions.ownPartSaved(part));
+    // The open build carries a copy of what it uses: it follows.
+    if (used.some((p) => p.id === part.id)) send(buildActions.ownPartKept({ field: `own.${part.id}`, value: part }));
     setEditing(null);
     notifications.show({ message: `“${part.name}” is on the shelf, in every build.`, color: 'teal' });
   };

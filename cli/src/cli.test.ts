@@ -1,0 +1,70 @@
+import { expect } from 'chai';
+import { spawnSync } from 'node:child_process';
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+
+const root = fileURLToPath(new URL('../../', import.meta.url));
+
+function run(task: 'ride' | 'plan', args: string[]): { out: string; err: string; status: number | null } {
+  const done = spawnSync(process.execPath, ['--import', 'tsx', join(root, `cli/src/${task}.ts`), ...args], {
+    cwd: root,
+    env: { ...process.env, INIT_CWD: root },
+    encoding: 'utf8',
+  });
+  return { out: done.stdout, err: done.stderr, status: done.status };
+}
+
+describe('command line', () => {
+  const folder = mkdtempSync(join(tmpdir(), 'sprocket-cli-'));
+  after(() => rmSync(folder, { recursive: true }));
+
+  it('ride prints one line of JSON a case, in order, and runs the others past a malformed one', () => {
+    const bad = join(folder, 'bad.json');
+    writeFileSync(bad, '{ "motor": { "place": "sky" }, "route": {} }');
+    const cut = join(folder, 'cut.json');
+    writeFileSync(cut, '{ "motor": ');
+    const good = ['core/test/cases/lead-acid-last-resort.json', 'core/test/cases/mid-drive-best-gear.json'];
+    const done = run('ride', [good[0] as string, bad, cut, 'not-there.json', good[1] as string]);
+    expect(done.status).to.equal(2);
+    const lines = done.out
+      .trim()
+      .split('\n')
+      .map((line) => JSON.parse(line) as { file: string; topSpeedMs: number });
+    expect(lines.map((line) => line.file)).to.deep.equal(good);
+    expect(lines[0]?.topSpeedMs).to.be.closeTo(10.226, 0.01);
+    expect(done.err)
+      .to.match(/bad\.json: motor\.place/)
+      .and.to.match(/bad\.json: route\.segments/);
+    expect(done.err)
+      .to.match(/cut\.json: /)
+      .and.to.match(/not-there\.json: \(file\)/);
+  });
+
+  it('ride ends with 0 when all is well', () => {
+    expect(run('ride', ['core/test/cases/mid-drive-never-shifts.json']).status).to.equal(0);
+  });
+
+  it('plan prints a report a person can read, in either units, or JSON', () => {
+    const build = 'web/public/demo/builds/demo-gravel.json';
+    const report = run('plan', [build]);
+    expect(report.status).to.equal(0);
+    expect(report.out)
+      .to.match(/Carbon gravel bike \(variant A\): stop/)
+      .and.to.match(/STOP {5}Carbon frame/);
+    expect(run('plan', [build, '--imperial']).out).to.match(/mi/);
+    const json = JSON.parse(run('plan', [build, '--json']).out) as { verdict: string; findings: unknown[] };
+    expect(json.verdict).to.equal('stop');
+    expect(json.findings.length).to.be.greaterThan(10);
+  });
+
+  it('plan names the fault of a bad file', () => {
+    const bad = join(folder, 'build.json');
+    writeFileSync(bad, '{ "schema": "jolly-sprocket/build", "version": 1 }');
+    const done = run('plan', [bad]);
+    expect(done.status).to.equal(2);
+    expect(done.err).to.match(/build\.json: brief: /);
+    expect(done.out).to.equal('');
+  });
+});
