@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import { axeFindings, press, startApp, visit, type App } from './support/app.ts';
+import { axeFindings, press, setDevice, startApp, visit, type App } from './support/app.ts';
 
 const views = [
   '/',
@@ -15,54 +15,60 @@ const views = [
   '/build/demo-mixte/shelf',
 ];
 
-for (const dark of [false, true]) {
-  for (const [width, height] of [
-    [1280, 800],
-    [390, 844],
-  ] as const) {
-    describe(`every view at ${width} px, ${dark ? 'dark' : 'light'}`, () => {
-      let app: App;
-      before(async () => {
-        app = await startApp({ demo: true, dark, width, height });
-        await visit(app, '/');
-      });
-      after(() => app.close());
+const devices = [
+  { name: 'light, wide', dark: false, width: 1280, height: 800 },
+  { name: 'dark, wide', dark: true, width: 1280, height: 800 },
+  { name: 'dark, narrow', dark: true, width: 390, height: 844 },
+  { name: 'light, narrow', dark: false, width: 390, height: 844 },
+] as const;
 
-      for (const view of views) {
-        it(`${view}: axe finds nothing, nothing spills sideways, nothing is complained of`, async () => {
-          await visit(app, view);
-          expect(await axeFindings(app.page)).to.deep.equal([]);
-          const spill = await app.page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
-          expect(spill).to.be.at.most(0);
-          expect(app.complaints).to.deep.equal([]);
-        });
+describe('every view, light and dark, wide and narrow', () => {
+  let app: App;
+  before(async () => {
+    app = await startApp({ demo: true });
+    await visit(app, '/');
+  });
+  after(() => app.close());
+
+  for (const view of views) {
+    it(`${view}: axe finds nothing, nothing spills sideways, nothing is complained of`, async () => {
+      await visit(app, view);
+      for (const device of devices) {
+        await setDevice(app.page, device);
+        expect(await axeFindings(app.page), device.name).to.deep.equal([]);
+        const spill = await app.page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
+        expect(spill, device.name).to.be.at.most(0);
       }
-
-      it('an opened sum, the finder and the list of keys: axe finds nothing', async () => {
-        await visit(app, '/build/demo-mixte/drive');
-        if (width < 800) await app.page.click('.tally-handle');
-        await app.page.click('[data-figure="range"]');
-        await app.page.waitForSelector('.sum');
-        expect(await axeFindings(app.page)).to.deep.equal([]);
-        await app.page.keyboard.press('Escape');
-        await app.page.waitForSelector('.explain', { hidden: true });
-        if (width < 800) await app.page.click('.tally-handle');
-        await app.page.$eval('.finding-open', (b) => b.scrollIntoView({ block: 'center' }));
-        await app.page.click('.finding-open');
-        await app.page.waitForSelector('.explain-verdict');
-        expect(await axeFindings(app.page)).to.deep.equal([]);
-        await app.page.keyboard.press('Escape');
-        await app.page.waitForSelector('.explain', { hidden: true });
-        await press(app.page, 'Find Ctrl K');
-        await app.page.waitForSelector('[aria-label="Find anything"]');
-        expect(await axeFindings(app.page)).to.deep.equal([]);
-        await app.page.keyboard.press('Escape');
-        await app.page.waitForSelector('[aria-label="Find anything"]', { hidden: true });
-        await app.page.keyboard.type('?');
-        await app.page.waitForSelector('.keys');
-        expect(await axeFindings(app.page)).to.deep.equal([]);
-        expect(app.complaints).to.deep.equal([]);
-      });
+      expect(app.complaints).to.deep.equal([]);
     });
   }
-}
+
+  for (const device of devices) {
+    it(`an opened sum, the finder and the list of keys, ${device.name}: axe finds nothing`, async () => {
+      await setDevice(app.page, device);
+      await visit(app, '/build/demo-mixte/drive');
+      if (device.width < 800) await app.page.click('.tally-handle');
+      await app.page.click('[data-figure="range"]');
+      await app.page.waitForSelector('.sum');
+      expect(await axeFindings(app.page)).to.deep.equal([]);
+      await app.page.keyboard.press('Escape');
+      await app.page.waitForSelector('.explain', { hidden: true });
+      if (device.width < 800) await app.page.click('.tally-handle');
+      await app.page.$eval('.finding-open', (b) => b.scrollIntoView({ block: 'center' }));
+      await app.page.click('.finding-open');
+      await app.page.waitForSelector('.explain-verdict');
+      expect(await axeFindings(app.page)).to.deep.equal([]);
+      await app.page.keyboard.press('Escape');
+      await app.page.waitForSelector('.explain', { hidden: true });
+      await press(app.page, 'Find Ctrl K');
+      await app.page.waitForSelector('[aria-label="Find anything"]');
+      expect(await axeFindings(app.page)).to.deep.equal([]);
+      await app.page.keyboard.press('Escape');
+      await app.page.waitForSelector('[aria-label="Find anything"]', { hidden: true });
+      await app.page.keyboard.type('?');
+      await app.page.waitForSelector('.keys');
+      expect(await axeFindings(app.page)).to.deep.equal([]);
+      expect(app.complaints).to.deep.equal([]);
+    });
+  }
+});

@@ -11,6 +11,9 @@ import puppeteer, { type Browser, type ElementHandle, type Page } from 'puppetee
 
 const require = createRequire(import.meta.url);
 
+/** How long a wait may last before it is a failure, ms: generous, since a busy machine is no fault of the app. */
+const PATIENCE = 30_000;
+
 /** A running app with a browser on a profile of its own. */
 export interface App {
   url: string;
@@ -50,12 +53,9 @@ export async function startApp({ demo = false, width = 1280, height = 800, dark 
   const url = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
   const browser = await launchBrowser(profile);
   const page = await browser.newPage();
-  page.setDefaultTimeout(8_000);
-  await page.setViewport({ width, height });
-  await page.emulateMediaFeatures([
-    { name: 'prefers-color-scheme', value: dark ? 'dark' : 'light' },
-    { name: 'prefers-reduced-motion', value: 'reduce' },
-  ]);
+  page.setDefaultTimeout(PATIENCE);
+  page.setDefaultNavigationTimeout(PATIENCE);
+  await setDevice(page, { dark, width, height });
   const session = await page.createCDPSession();
   await session.send('Browser.setDownloadBehavior', { behavior: 'allow', downloadPath: downloads });
   const complaints: string[] = [];
@@ -79,9 +79,19 @@ export async function startApp({ demo = false, width = 1280, height = 800, dark 
 
 /** Goes to an address of the app and waits until it has drawn. */
 export async function visit(app: App, path: string): Promise<void> {
-  await app.page.goto(app.url + path, { waitUntil: 'networkidle0' });
+  await app.page.goto(app.url + path, { waitUntil: 'load' });
   await app.page.waitForSelector('h1');
   await app.page.evaluate(() => document.fonts.ready.then(() => undefined));
+}
+
+/** Sets what a reader's device is like: light or dark, wide or narrow. */
+export async function setDevice(page: Page, { dark = false, width = 1280, height = 800 }): Promise<void> {
+  await page.setViewport({ width, height });
+  await page.emulateMediaFeatures([
+    { name: 'prefers-color-scheme', value: dark ? 'dark' : 'light' },
+    { name: 'prefers-reduced-motion', value: 'reduce' },
+  ]);
+  await page.evaluate(() => new Promise((drawn) => requestAnimationFrame(() => requestAnimationFrame(drawn))));
 }
 
 /** Clicks the button, link or option with exactly these words, or this accessible name. */
@@ -128,7 +138,7 @@ export async function textOf(page: Page, selector: string): Promise<string> {
 export async function waitForText(page: Page, selector: string, pattern: RegExp): Promise<string> {
   await page.waitForFunction(
     (s, source) => new RegExp(source).test(document.querySelector<HTMLElement>(s)?.innerText ?? ''),
-    { timeout: 6_000 },
+    { timeout: PATIENCE },
     selector,
     pattern.source,
   );
