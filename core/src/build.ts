@@ -1,7 +1,9 @@
 import { z } from 'zod';
 import { donorSchema } from './donor/donor.ts';
+import { orderSchema, overrideSchema } from './fit/override.ts';
+import { schoolsSchema, usualSchools } from './fit/schools.ts';
 import { packPlaces, partSchema } from './parts/part.ts';
-import { legalClassIds } from './safety/law.ts';
+import { legalClassSchema } from './safety/law.ts';
 
 export const purposes = ['commute', 'load', 'touring', 'trail', 'easy', 'twoUp', 'folder', 'play', 'cheap'] as const;
 export const purposeWords: Record<(typeof purposes)[number], string> = {
@@ -45,6 +47,9 @@ export const surfaceWords: Record<(typeof surfaces)[number], string> = {
   softSand: 'Soft sand',
 };
 
+/** What a rider needs in order to get on: nothing, a low step, or to be seated. */
+export const mountings = ['any', 'lowStep', 'seated'] as const;
+
 export const riderSchema = z.object({
   name: z.string().max(60),
   massKg: z.number().min(10).max(250),
@@ -53,6 +58,10 @@ export const riderSchema = z.object({
   /** The rider's own factor on the effort's usual watts. */
   factor: z.number().min(0.2).max(3),
   neverShifts: z.boolean(),
+  /** Floor to crotch, bare feet, m; null takes 0.47 of the stature. */
+  inseamM: z.number().min(0.3).max(1.2).nullable().default(null),
+  /** What getting on and sitting asks for. */
+  mounting: z.enum(mountings).default('any'),
 });
 export type Rider = z.infer<typeof riderSchema>;
 
@@ -90,7 +99,12 @@ export const briefSchema = z.object({
   reserve: z.number().min(0).max(1),
   /** Speed the rider would hold where the road lets them, m/s. */
   cruiseMs: z.number().min(2).max(20),
-  legalClass: z.enum(legalClassIds),
+  /** Id of a legal class on the shelf or the build's own. */
+  legalClass: z.string().min(1).max(60),
+  budget: z.number().min(0).max(100_000).nullable().default(null),
+  massTargetKg: z.number().min(5).max(150).nullable().default(null),
+  /** False where carriers will not bring lithium: islands, air freight. */
+  lithiumDelivered: z.boolean().default(true),
   temperatureC: z.number().min(-30).max(45),
   altitudeM: z.number().min(-400).max(4500),
   headwindMs: z.number().min(-20).max(20),
@@ -116,7 +130,7 @@ export const choiceSchema = z.object({
 export type Choice = z.infer<typeof choiceSchema>;
 
 export const BUILD_SCHEMA = 'jolly-sprocket/build';
-export const BUILD_VERSION = 1;
+export const BUILD_VERSION = 2;
 
 /** Everything a person said, measured and chose. The only truth: plans are derived from it. */
 export const buildSchema = z.object({
@@ -130,6 +144,13 @@ export const buildSchema = z.object({
   choice: choiceSchema,
   /** The person's own parts, so that a file carries what it needs. */
   ownParts: z.array(partSchema).max(200),
+  /** Legal classes the person wrote or corrected; one with a shelf id takes its place. */
+  ownLaws: z.array(legalClassSchema).max(40),
+  schools: schoolsSchema,
+  /** Findings overridden, each with a written reason. */
+  overrides: z.array(overrideSchema).max(200),
+  /** Parts marked as ordered, by part id. */
+  orders: z.record(z.string().max(80), orderSchema),
   createdAt: z.iso.datetime(),
   updatedAt: z.iso.datetime(),
 });
@@ -145,7 +166,18 @@ export function newBuild(id: string, name: string, now: string): Build {
     variant: 'A',
     brief: {
       purpose: 'commute',
-      riders: [{ name: 'Rider', massKg: 75, statureM: 1.72, effort: 'easy', factor: 1, neverShifts: false }],
+      riders: [
+        {
+          name: 'Rider',
+          massKg: 75,
+          statureM: 1.72,
+          effort: 'easy',
+          factor: 1,
+          neverShifts: false,
+          inseamM: null,
+          mounting: 'any',
+        },
+      ],
       riding: 0,
       cargoKg: 5,
       posture: 'upright',
@@ -155,13 +187,23 @@ export function newBuild(id: string, name: string, now: string): Build {
       reserve: 0.2,
       cruiseMs: 22 / 3.6,
       legalClass: 'epac25',
+      budget: null,
+      massTargetKg: null,
+      lithiumDelivered: true,
       temperatureC: 10,
       altitudeM: 100,
       headwindMs: 0,
       thereAndBack: true,
       route: null,
     },
-    donor: { kind: 'diamond', description: '', survey: {}, condition: {} },
+    donor: {
+      kind: 'diamond',
+      description: '',
+      survey: {},
+      condition: {},
+      freeFrame: null,
+      worth: { liking: 'untried', riderFit: 'untried', donorPrice: null, readyMadePrice: null, otherDonorPrice: null },
+    },
     choice: {
       kitId: null,
       packId: null,
@@ -173,6 +215,10 @@ export function newBuild(id: string, name: string, now: string): Build {
       usesThrottle: false,
     },
     ownParts: [],
+    ownLaws: [],
+    schools: usualSchools,
+    overrides: [],
+    orders: {},
     createdAt: now,
     updatedAt: now,
   };

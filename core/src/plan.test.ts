@@ -29,7 +29,7 @@ describe('the starter shelf', () => {
     );
     expect(new Set(ids).size).to.equal(ids.length);
     expect(new Set(starterShelf.packs.map((p) => p.chemistry)).size).to.equal(3);
-    expect(new Set(starterShelf.kits.map((k) => k.family)).size).to.equal(4);
+    expect(new Set(starterShelf.kits.map((k) => k.family)).size).to.equal(5);
   });
 });
 

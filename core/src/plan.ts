@@ -2,13 +2,17 @@ import { ridingNow, type Build } from './build.ts';
 import { BRISK_CADENCE_RPM, EASY_CADENCE_RPM } from './constants.ts';
 import { donorGeometry, type DonorGeometry, type Point } from './donor/geometry.ts';
 import { surveyProgress, type SurveyProgress } from './donor/survey.ts';
-import { worstFirst, worstOf, type Area, type Finding, type Verdict } from './fit/finding.ts';
-import { judgeDonor, judgeKit, judgePack, type Judgement } from './fit/judge.ts';
+import { worstFirst, type Area, type Finding, type Verdict } from './fit/finding.ts';
+import { summariseFamilies, type FamilySummary } from './fit/families.ts';
+import { judgeDonor, judgeKit, judgePack, standing, type Judgement } from './fit/judge.ts';
+import { holdsBack, withOverride } from './fit/override.ts';
+import { canIt, worthIt, type CanIt, type WorthIt } from './fit/worth.ts';
 import type { FitContext } from './fit/rule.ts';
 import { chosenPlacement, packPlacements, type PackPlacement } from './fit/rules/packPlace.ts';
-import { kitPeakTorque } from './fit/rules/axleSeat.ts';
+import { kitPeakTorque } from './drive/kitTorque.ts';
 import { coldFactor, fullVolts, nominalWh } from './pack/battery.ts';
-import type { Kit, Pack, PackPlace, Shelf } from './parts/part.ts';
+import { motorPlace, type Kit, type Pack, type PackPlace, type Shelf } from './parts/part.ts';
+import { derivedSizes, type DerivedSize } from './donor/derived.ts';
 import { massLines, totalMass, assembleSystem } from './plan/assemble.ts';
 import { chosenParts, gearingFor, type Chosen, type Gearing } from './plan/choose.ts';
 import type { Figure } from './plan/figure.ts';
@@ -77,6 +81,13 @@ export interface BuildPlan {
   stages: Record<Area, { verdict: Verdict; counts: Record<Verdict, number> }>;
   verdict: Verdict;
   kits: KitCandidate[];
+  families: FamilySummary[];
+  /** The two answers: can it take a kit, and is it worth one. */
+  can: CanIt;
+  worth: WorthIt;
+  derived: DerivedSize[];
+  /** Findings that an order of the chosen kit and pack waits for. */
+  holdingBack: { kit: Finding[]; pack: Finding[] };
   packs: PackCandidate[];
   gears: GearRow[];
   gearing: Gearing;
@@ -105,7 +116,10 @@ export function planBuild(build: Build, starter: Shelf): BuildPlan {
     build,
     geometry,
     systemMassKg: massWith(k, p),
+    laws: chosen.shelf.laws,
+    steepest,
   });
+  const steepest = roadSteepest(build);
   const context = contextWith(kit, pack);
   const road = roadOf(build);
 
@@ -129,14 +143,28 @@ export function planBuild(build: Build, starter: Shelf): BuildPlan {
   if (r && band) findings.push(rangeNeed(build, band), startNeed(r, kit?.mid !== undefined), heatNeed(r));
   const wheel = r?.system.vehicle.wheelRadiusM ?? tyreRadius(geometry.rearTyre);
   findings.push(cadenceNeed(build, gearing, wheel), ...gearMounts(context, chosen));
+  // What the brief asks is about the plan as a whole; parts and vehicle carry their own name already.
+  const named = worstFirst(
+    findings.map((f) => (f.subject === undefined ? withOverride({ ...f, subject: 'plan' }, build.overrides) : f)),
+  );
 
   const climbGrade = r?.climbGrade ?? 0.06;
+  const kits = kitCandidates(build, chosen, contextWith, climbGrade);
+  const best = kits[0];
   return {
     figures: tallyFigures(build, chosen, gearing, r, band),
-    findings: worstFirst(findings),
-    stages: stageVerdicts(findings),
-    verdict: worstOf(findings),
-    kits: kitCandidates(build, chosen, contextWith, climbGrade),
+    findings: named,
+    stages: stageVerdicts(named),
+    verdict: standing(named),
+    kits,
+    families: summariseFamilies(kits),
+    can: canIt(named, kit, best ? { name: best.kit.name, verdict: best.verdict } : null),
+    worth: worthIt(build, named, kit, pack, kits.filter((k) => k.verdict !== 'stop').length),
+    derived: derivedSizes(build.donor),
+    holdingBack: {
+      kit: kit ? holdsBack(named.filter((f) => f.subject === kit.id)) : [],
+      pack: pack ? holdsBack(named.filter((f) => f.subject === pack.id)) : [],
+    },
     packs: packCandidates(build, chosen, contextWith, r?.toEmpty.whPerKm ?? null),
     gears: gearRows(build, gearing, wheel, r?.system ?? null, climbGrade),
     gearing,
@@ -145,7 +173,7 @@ export function planBuild(build: Build, starter: Shelf): BuildPlan {
     progress: surveyProgress(build.donor),
     band,
     neededRangeM: neededRange(build),
-    steepest: roadSteepest(build),
+    steepest,
     climbGrade,
     trace: r ? trace : null,
   };
@@ -163,8 +191,8 @@ function stageVerdicts(findings: readonly Finding[]): BuildPlan['stages'] {
   const of = (area: Area): BuildPlan['stages'][Area] => {
     const here = findings.filter((f) => f.area === area);
     const counts: Record<Verdict, number> = { stop: 0, rework: 0, measure: 0, fits: 0 };
-    for (const f of here) counts[f.verdict]++;
-    return { verdict: worstOf(here), counts };
+    for (const f of here) if (!f.override) counts[f.verdict]++;
+    return { verdict: here.length === 0 ? 'measure' : standing(here), counts };
   };
   return { brief: of('brief'), donor: of('donor'), drive: of('drive'), pack: of('pack'), gearing: of('gearing') };
 }
@@ -187,7 +215,8 @@ function kitCandidates(
     .map((kit): KitCandidate => {
       const pack = referencePack(kit, chosen);
       const judged = judgeKit(contextWith(kit, pack), kit);
-      if (!pack)
+      // A kit that does not go on is not reckoned further.
+      if (!pack || judged.verdict === 'stop')
         return {
           kit,
           ...judged,
@@ -195,7 +224,7 @@ function kitCandidates(
           startGrade: null,
           topSpeedMs: null,
           climbMs: null,
-          packName: null,
+          packName: pack?.name ?? null,
         };
       const system = assembleSystem(
         build,
@@ -287,7 +316,7 @@ function planDrawing(context: FitContext, kit: Kit | null, pack: Pack | null, ge
   const { geometry } = context;
   const toothRadius = (teeth: number): number => HALF_PITCH / Math.sin(Math.PI / teeth);
   const placement = pack ? chosenPlacement(context, pack) : null;
-  const place = kit?.hub?.place ?? 'mid';
+  const place = kit ? motorPlace(kit) : 'mid';
   return {
     geometry,
     motor: kit

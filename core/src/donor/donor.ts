@@ -1,55 +1,145 @@
 import { z } from 'zod';
 import { choiceEntry, numberEntry, teethEntry, tyreEntry } from './entry.ts';
-
-export const vehicleKinds = ['diamond', 'mixte', 'stepThrough', 'deltaTrike', 'boxBike'] as const;
-export type VehicleKind = (typeof vehicleKinds)[number];
-
-export const vehicleKindWords: Record<VehicleKind, string> = {
-  diamond: 'Diamond frame',
-  mixte: 'Mixte',
-  stepThrough: 'Step-through',
-  deltaTrike: 'Upright trike, two wheels behind',
-  boxBike: 'Box bike, two wheels',
-};
+import { vehicleKinds } from './kinds.ts';
 
 export const materials = ['steel', 'aluminium', 'titanium', 'carbon'] as const;
 export type Material = (typeof materials)[number];
-export const bracketKinds = ['threadedIso', 'threadedItalian', 'pressFit', 'onePiece', 'eccentric'] as const;
+export const tubeShapes = ['straight', 'curved', 'none'] as const;
+export const bracketKinds = [
+  'threadedIso',
+  'threadedItalian',
+  'threadedFrench',
+  'spanish',
+  'pressFit',
+  'onePiece',
+  'eccentric',
+] as const;
+export const threadHands = ['left', 'right', 'none'] as const;
+export const underBrackets = ['nothing', 'cableGuide', 'openCables', 'bolt', 'standPlate'] as const;
+export const crankFits = ['squareTaper', 'splined', 'cottered', 'onePiece'] as const;
 export const axleHoldings = ['horizontalSlot', 'verticalSlot', 'throughAxle'] as const;
 export type AxleHolding = (typeof axleHoldings)[number];
+export const tipKinds = ['flat', 'recessed'] as const;
+export const hangers = ['builtIn', 'replaceable', 'claw', 'none'] as const;
+export const eyelets = ['none', 'one', 'two'] as const;
 export const clusterKinds = ['freewheel', 'cassette', 'hubGear', 'single'] as const;
 export type ClusterKind = (typeof clusterKinds)[number];
-export const hubGearSpeeds = ['three', 'five', 'seven', 'eight'] as const;
+export const hubGearSpeeds = ['three', 'five', 'seven', 'eight', 'eleven', 'fourteen', 'stepless'] as const;
 export type HubGearSpeeds = (typeof hubGearSpeeds)[number];
 export const brakeKinds = ['rim', 'discCable', 'discHydraulic', 'drum', 'roller', 'coaster', 'none'] as const;
 export type BrakeKind = (typeof brakeKinds)[number];
+export const rotorMounts = ['sixBolt', 'splined', 'none'] as const;
 export const forkKinds = ['rigid', 'suspension'] as const;
+export const yesNo = ['yes', 'no'] as const;
+export const bossPlaces = ['none', 'downTube', 'seatTube', 'both'] as const;
+export const cableRuns = ['top', 'down', 'internal', 'underBracket'] as const;
+export const barShapes = ['flat', 'swept', 'drop', 'loop', 'tall', 'sideSticks'] as const;
+export const leverKinds = ['separate', 'withShifter', 'hydraulic', 'dropBar', 'none'] as const;
+export const shifterKinds = ['trigger', 'twist', 'thumb', 'barEnd', 'onFrame', 'none'] as const;
+export const standKinds = ['none', 'side', 'centre', 'twoLegged'] as const;
+export const valves = ['narrow', 'wide'] as const;
+export const drivenWheelSets = ['rear', 'rearLeft', 'rearRight', 'bothRear', 'front'] as const;
+export const timingSides = ['sameSide', 'crossover'] as const;
+export const shockPlaces = ['inTriangle', 'behindSeatTube', 'underBeam', 'none'] as const;
+export const handPlaces = ['above', 'underSeat', 'sideSticks'] as const;
 
 /** Everything surveyed so far. A key that is absent has not been looked at. */
 export const surveySchema = z
   .object({
+    // Frame
     frameMaterial: choiceEntry(materials),
     forkMaterial: choiceEntry(materials),
     dropoutMaterial: choiceEntry(materials),
     forkKind: choiceEntry(forkKinds),
+    downTubeShape: choiceEntry(tubeShapes),
+    downTubeDiameter: numberEntry,
+    seatTubeDiameter: numberEntry,
+    chainstayDiameter: numberEntry,
+    bosses: choiceEntry(bossPlaces),
+    bossSpacing: numberEntry,
+    bossThreads: choiceEntry(yesNo),
+    cableRun: choiceEntry(cableRuns),
+    cablePort: numberEntry,
+    shockPlace: choiceEntry(shockPlaces),
+    rearTravel: numberEntry,
+    kneeWidth: numberEntry,
+    // Bottom bracket
     bracketKind: choiceEntry(bracketKinds),
     bracketWidth: numberEntry,
     bracketBore: numberEntry,
+    bracketThreadHand: choiceEntry(threadHands),
+    underBracket: choiceEntry(underBrackets),
+    crankFit: choiceEntry(crankFits),
+    crankLength: numberEntry,
+    boltCircle: numberEntry,
+    motorRoom: numberEntry,
+    ringRoom: numberEntry,
+    // Ends
     rearDropoutSpacing: numberEntry,
     rearSlotWidth: numberEntry,
+    rearSlotDepth: numberEntry,
     rearDropoutThickness: numberEntry,
     rearAxleHolding: choiceEntry(axleHoldings),
+    rearEyelets: choiceEntry(eyelets),
+    hanger: choiceEntry(hangers),
     frontDropoutSpacing: numberEntry,
     frontSlotWidth: numberEntry,
+    frontSlotDepth: numberEntry,
+    frontDropoutThickness: numberEntry,
     frontAxleHolding: choiceEntry(axleHoldings),
+    frontEyelets: choiceEntry(eyelets),
+    frontTips: choiceEntry(tipKinds),
+    // Wheels
     rearTyre: tyreEntry,
     frontTyre: tyreEntry,
-    rearBrake: choiceEntry(brakeKinds),
-    frontBrake: choiceEntry(brakeKinds),
+    rearTyreRoom: numberEntry,
+    frontTyreRoom: numberEntry,
+    rearRimWidth: numberEntry,
+    frontRimWidth: numberEntry,
+    rearSpokes: numberEntry,
+    frontSpokes: numberEntry,
+    rimHoles: choiceEntry(['smooth', 'sharp']),
+    tapeWidth: numberEntry,
+    valve: choiceEntry(valves),
+    drivenWheels: choiceEntry(drivenWheelSets),
+    // Drivetrain
     clusterKind: choiceEntry(clusterKinds),
     hubGear: choiceEntry(hubGearSpeeds),
+    hubGearRatioFloor: numberEntry,
+    hubGearTorque: numberEntry,
     cogTeeth: teethEntry,
     ringTeeth: teethEntry,
+    shifterClicks: numberEntry,
+    derailleurCog: numberEntry,
+    tensioner: choiceEntry(yesNo),
+    timingChain: choiceEntry(timingSides),
+    // Brakes
+    rearBrake: choiceEntry(brakeKinds),
+    frontBrake: choiceEntry(brakeKinds),
+    rearRotorMount: choiceEntry(rotorMounts),
+    frontRotorMount: choiceEntry(rotorMounts),
+    rearRotor: numberEntry,
+    frontRotor: numberEntry,
+    rearCaliperReach: numberEntry,
+    frontCaliperReach: numberEntry,
+    leftLever: choiceEntry(leverKinds),
+    rightLever: choiceEntry(leverKinds),
+    leverCables: choiceEntry(['one', 'two']),
+    parkingLock: choiceEntry(yesNo),
+    // Controls
+    barShape: choiceEntry(barShapes),
+    barDiameter: numberEntry,
+    barLeft: numberEntry,
+    barRight: numberEntry,
+    gripLength: numberEntry,
+    leftShifter: choiceEntry(shifterKinds),
+    rightShifter: choiceEntry(shifterKinds),
+    barTape: choiceEntry(yesNo),
+    headToBracket: numberEntry,
+    lockSlack: numberEntry,
+    foldSlack: numberEntry,
+    hands: choiceEntry(handPlaces),
+    // Lengths
     seatSide: numberEntry,
     topSide: numberEntry,
     downSide: numberEntry,
@@ -57,11 +147,20 @@ export const surveySchema = z
     seatTubeAngle: numberEntry,
     chainstayLength: numberEntry,
     bracketHeight: numberEntry,
+    bracketReach: numberEntry,
     wheelbase: numberEntry,
     track: numberEntry,
+    standover: numberEntry,
+    seatHeight: numberEntry,
+    // Loads
     vehicleMass: numberEntry,
+    rearWheelShare: numberEntry,
     loadLimit: numberEntry,
     rackLimit: numberEntry,
+    seatLimit: numberEntry,
+    wheelLimit: numberEntry,
+    stand: choiceEntry(standKinds),
+    standLimit: numberEntry,
   })
   .partial();
 export type Survey = z.infer<typeof surveySchema>;
@@ -69,10 +168,69 @@ export type SurveyItemId = keyof Survey;
 
 export const conditionGrades = ['sound', 'needsWork', 'reject'] as const;
 export type ConditionGrade = (typeof conditionGrades)[number];
-export const conditionItems = ['cracks', 'headset', 'hinge', 'wheels', 'brakes'] as const;
+export const conditionItems = [
+  'cracks',
+  'rust',
+  'dents',
+  'repairs',
+  'headset',
+  'hinge',
+  'wheels',
+  'spokes',
+  'bearings',
+  'tyres',
+  'brakes',
+  'shifting',
+] as const;
 export type ConditionItem = (typeof conditionItems)[number];
 
-const conditionEntry = z.object({ grade: z.enum(conditionGrades), note: z.string().max(2000).default('') });
+export const conditionEntry = z.object({
+  grade: z.enum(conditionGrades),
+  note: z.string().max(2000).default(''),
+  /** What it costs and takes to put right, as the person reckons it; absent: the usual figure. */
+  cost: z.number().min(0).max(10_000).optional(),
+  minutes: z.number().min(0).max(6000).optional(),
+});
+export type ConditionEntry = z.infer<typeof conditionEntry>;
+
+/** A frame nobody's list has: corners in the side view and tubes between them, m from the rear axle's foot. */
+export const freeFrameSchema = z.object({
+  corners: z
+    .array(
+      z.object({
+        name: z.string().trim().min(1).max(40),
+        xM: z.number().min(-2).max(4),
+        yM: z.number().min(-0.2).max(2.5),
+      }),
+    )
+    .max(40),
+  tubes: z
+    .array(
+      z.object({
+        from: z.int().min(0).max(39),
+        to: z.int().min(0).max(39),
+        diameterM: z.number().min(0.008).max(0.12),
+      }),
+    )
+    .max(60),
+});
+export type FreeFrame = z.infer<typeof freeFrameSchema>;
+
+export const likings = ['loved', 'liked', 'indifferent', 'disliked', 'untried'] as const;
+export const riderFits = ['good', 'adjustable', 'poor', 'untried'] as const;
+
+/** What no tape tells: whether this vehicle is worth a kit to the people who would ride it. */
+export const worthSchema = z.object({
+  liking: z.enum(likings).default('untried'),
+  riderFit: z.enum(riderFits).default('untried'),
+  /** What the donor costs to come by; 0 where it is there already. */
+  donorPrice: z.number().min(0).max(50_000).nullable().default(null),
+  /** A ready-made electric vehicle that would do the same work. */
+  readyMadePrice: z.number().min(0).max(100_000).nullable().default(null),
+  /** A better donor of the same kind. */
+  otherDonorPrice: z.number().min(0).max(50_000).nullable().default(null),
+});
+export type Worth = z.infer<typeof worthSchema>;
 
 /** A bike or trike to convert, as surveyed. */
 export const donorSchema = z.object({
@@ -80,20 +238,13 @@ export const donorSchema = z.object({
   description: z.string().max(500).default(''),
   survey: surveySchema,
   condition: z.partialRecord(z.enum(conditionItems), conditionEntry),
+  freeFrame: freeFrameSchema.nullable().default(null),
+  worth: worthSchema.default({
+    liking: 'untried',
+    riderFit: 'untried',
+    donorPrice: null,
+    readyMadePrice: null,
+    otherDonorPrice: null,
+  }),
 });
 export type Donor = z.infer<typeof donorSchema>;
-
-/** True for vehicles with two wheels side by side behind. */
-export function hasPairedRearWheels(kind: VehicleKind): boolean {
-  return kind === 'deltaTrike';
-}
-
-/** True where the frame has an inside that a battery could go in. */
-export function hasMainTriangle(kind: VehicleKind): boolean {
-  return kind === 'diamond' || kind === 'mixte';
-}
-
-/** True where a box or deck belongs to the vehicle. */
-export function hasBox(kind: VehicleKind): boolean {
-  return kind === 'boxBike' || kind === 'deltaTrike';
-}

@@ -20,6 +20,8 @@ const entry = <T extends z.ZodType>(value: T) =>
     unit: z.string().max(20),
     provenance: z.enum(provenances),
     note: z.string().max(2000).default(''),
+    /** Day it was taken, where that is known. */
+    on: z.iso.date().optional(),
   });
 
 export const numberEntry = entry(z.number().finite());
@@ -36,6 +38,7 @@ export interface Entry<T> {
   unit: string;
   provenance: Provenance;
   note: string;
+  on?: string | undefined;
 }
 
 /** True when the entry is there and was measured or read off a data sheet: nothing less proves a fit. */

@@ -1,6 +1,7 @@
 import type { SurveyItemId } from '../donor/donor.ts';
 import type { Provenance } from '../donor/entry.ts';
 import type { Amount, Phrase } from '../quantity/format.ts';
+import type { SchoolId } from './schools.ts';
 
 /** Verdicts from worst to best. An unmeasured thing is "measure", never "fits". */
 export const verdicts = ['stop', 'rework', 'measure', 'fits'] as const;
@@ -27,6 +28,10 @@ export interface Evidence {
 /** Something that would mend it. */
 export interface Remedy {
   text: Phrase;
+  /** Working time, tool and part it takes, so that steps and the bill can be drawn up from it. */
+  minutes?: number;
+  tool?: string;
+  part?: string;
   /** Rough cost in the build's currency, where known. */
   cost?: number;
   item?: SurveyItemId;
@@ -43,6 +48,13 @@ export interface Finding {
   remedies: Remedy[];
   /** What the rule leans on: a standard, workshop practice, a formula. */
   source: string;
+  /** Id of the part it is about, or "donor" or "plan". */
+  subject?: string;
+  /** True where a wrong part would have to go back: its order waits for the measurement. */
+  fitCritical?: boolean;
+  school?: SchoolId;
+  /** Set aside by the person, with a reason; it stays visible. */
+  override?: { reason: string; on: string };
 }
 
 const rank: Record<Verdict, number> = { stop: 0, rework: 1, measure: 2, fits: 3 };

@@ -1,11 +1,14 @@
 import type { Build } from '../build.ts';
 import type { SurveyItemId } from '../donor/donor.ts';
 import { provenanceWords, type Entry } from '../donor/entry.ts';
-import { choiceWords, surveyItem } from '../donor/survey.ts';
+import { choiceWords } from '../donor/items/item.ts';
+import { surveyItem } from '../donor/survey.ts';
 import type { Kit, Pack } from '../parts/part.ts';
 import { phrase, type Amount } from '../quantity/format.ts';
 import { tyreName, type TyreSize } from '../quantity/tyre.ts';
 import type { DonorGeometry } from '../donor/geometry.ts';
+import type { LegalClass } from '../safety/law.ts';
+import type { SchoolId } from './schools.ts';
 import type { Evidence, Finding, Remedy } from './finding.ts';
 
 /** What a rule may look at. No rule reads another rule. */
@@ -14,23 +17,53 @@ export interface FitContext {
   geometry: DonorGeometry;
   /** All that moves, kg, with the kit and pack in question. */
   systemMassKg: number;
+  laws: readonly LegalClass[];
+  /** Steepest stretch of the road, rise over run; 0 where no road is named. */
+  steepest: number;
+}
+
+/** Sections of the matrix of kits and rules. */
+export const ruleGroups = [
+  'frame',
+  'bracket',
+  'axle',
+  'wheel',
+  'drivetrain',
+  'brakes',
+  'controls',
+  'load',
+  'law',
+  'use',
+  'pack',
+  'condition',
+] as const;
+export type RuleGroup = (typeof ruleGroups)[number];
+
+/** What a rule is, without running it. */
+export interface RuleMeta {
+  id: string;
+  /** Its name in a matrix's head. */
+  words: string;
+  group: RuleGroup;
+  /** Survey items it may look at: the survey says so beside each, and ranks by it. */
+  uses: readonly SurveyItemId[];
+  /** True where it decides which part is ordered. */
+  fitCritical?: boolean;
+  school?: SchoolId;
 }
 
 /** A rule about a kit on this donor; null where it does not apply. */
-export interface KitRule {
-  id: string;
+export interface KitRule extends RuleMeta {
   judge: (context: FitContext, kit: Kit) => Finding | null;
 }
 
 /** A rule about a pack with this donor and, where chosen, this kit. */
-export interface PackRule {
-  id: string;
+export interface PackRule extends RuleMeta {
   judge: (context: FitContext, pack: Pack, kit: Kit | null) => Finding | null;
 }
 
 /** A rule about the donor alone. */
-export interface DonorRule {
-  id: string;
+export interface DonorRule extends RuleMeta {
   judge: (context: FitContext) => Finding | null;
 }
 

@@ -278,7 +278,7 @@ const cases: Case[] = [
     what: 'a disc and a hub: clearance is measured',
     changes: { rearBrake: 'discHydraulic' },
     kit: 'otter-r250',
-    expected: { 'brake-kind': 'measure' },
+    expected: { 'brake-kind': 'fits', 'caliper-room': 'measure', 'rotor-mount': 'measure' },
   },
   { what: 'a rim brake and a rim with no track', changes: {}, kit: 'heron-d1000', expected: { 'brake-kind': 'stop' } },
   {
@@ -331,19 +331,19 @@ const cases: Case[] = [
     expected: { 'wheel-size': 'stop' },
     edit: (b) => (b.donor.kind = 'deltaTrike'),
   },
-  { what: '500 W rated in a 250 W class', changes: {}, kit: 'wren-m500', expected: { 'legal-class': 'rework' } },
+  { what: '500 W rated in a 250 W class', changes: {}, kit: 'wren-m500', expected: { 'legal-power': 'rework' } },
   {
     what: 'the same on private ground',
     changes: {},
     kit: 'wren-m500',
-    expected: { 'legal-class': 'fits' },
+    expected: { 'legal-power': 'fits', 'legal-speed': undefined as never },
     edit: (b) => (b.brief.legalClass = 'private'),
   },
   {
     what: 'no assist limit in a 25 km/h class',
     changes: {},
     kit: 'heron-d1000',
-    expected: { 'legal-class': 'rework' },
+    expected: { 'legal-speed': 'rework', 'legal-duties': 'rework' },
     edit: (b) => (b.brief.legalClass = 'moped25'),
   },
 ];

@@ -1,13 +1,15 @@
 import { z } from 'zod';
 import { BUILD_SCHEMA, BUILD_VERSION, buildSchema, type Build } from '../build.ts';
+import { broughtUpToDate } from './migrate.ts';
+import { filePhotosSchema, type FilePhoto } from './photos.ts';
 import { parseJson, problemsOf, type ReadResult } from './problems.ts';
 
 /** Largest build file read, characters. */
-export const BUILD_FILE_LIMIT = 20_000_000;
+export const BUILD_FILE_LIMIT = 120_000_000;
 
 /** A build as an open JSON file, keys in the order of the schema, two spaces, a newline at the end. */
-export function writeBuildFile(build: Build): string {
-  return JSON.stringify(build, null, 2) + '\n';
+export function writeBuildFile(build: Build, photos: readonly FilePhoto[] = []): string {
+  return JSON.stringify(photos.length === 0 ? build : { ...build, photos }, null, 2) + '\n';
 }
 
 /**
@@ -16,9 +18,31 @@ export function writeBuildFile(build: Build): string {
  */
 export function readBuildFile(text: string): ReadResult<Build> {
   if (text.length > BUILD_FILE_LIMIT)
-    return { ok: false, problems: [{ path: '(document)', message: 'larger than 20 million characters' }] };
+    return { ok: false, problems: [{ path: '(document)', message: 'larger than 120 million characters' }] };
   const document = parseJson(text);
   return document.ok ? readBuild(document.value) : document;
+}
+
+/** A build file with the photos it carries. */
+export interface BuildFile {
+  build: Build;
+  photos: FilePhoto[];
+}
+
+/** Reads a build file and its photos; a fault in either refuses the whole, so that nothing is lost unseen. */
+export function readBuildFileWithPhotos(text: string): ReadResult<BuildFile> {
+  const build = readBuildFile(text);
+  if (!build.ok) return build;
+  const document = JSON.parse(text) as { photos?: unknown };
+  const photos = filePhotosSchema.safeParse(document.photos ?? []);
+  if (photos.success) return { ok: true, value: { build: build.value, photos: photos.data } };
+  return {
+    ok: false,
+    problems: problemsOf(photos.error).map((p) => ({
+      ...p,
+      path: p.path === '(document)' ? 'photos' : `photos${p.path.startsWith('[') ? '' : '.'}${p.path}`,
+    })),
+  };
 }
 
 /** Checks a parsed document as a build. */
@@ -41,7 +65,7 @@ export function readBuild(document: unknown): ReadResult<Build> {
       ],
     };
   }
-  const parsed = buildSchema.safeParse(document);
+  const parsed = buildSchema.safeParse(broughtUpToDate(document, head.data.version));
   if (!parsed.success) return { ok: false, problems: problemsOf(parsed.error) };
   const ascending = parsed.data.brief.route?.points.every(
     (p, i, all) => i === 0 || p.distanceM >= (all[i - 1]?.distanceM ?? 0),
@@ -53,5 +77,8 @@ export function readBuild(document: unknown): ReadResult<Build> {
 
 /** The build file's JSON Schema, for others who write or read it. */
 export function buildFileSchema(): unknown {
-  return z.toJSONSchema(buildSchema, { io: 'input', target: 'draft-2020-12' });
+  return z.toJSONSchema(buildSchema.extend({ photos: filePhotosSchema.optional() }), {
+    io: 'input',
+    target: 'draft-2020-12',
+  });
 }

@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { newBuild } from '../build.ts';
-import { vehicleKinds } from '../donor/donor.ts';
+import { vehicleKinds } from '../donor/kinds.ts';
 import { donorGeometry, type InnerTriangle, type Point } from '../donor/geometry.ts';
 import { placeInTriangle } from './packInTriangle.ts';
 

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { chemistries } from '../pack/battery.ts';
+import type { LegalClass } from '../safety/law.ts';
 
 const positive = z.number().positive();
 const notNegative = z.number().nonnegative();
@@ -17,13 +18,14 @@ const partBase = {
 };
 
 /** Drive families a kit can belong to. */
-export const driveFamilies = ['frontHub', 'rearGeared', 'rearDirect', 'midDrive'] as const;
+export const driveFamilies = ['frontHub', 'rearGeared', 'rearDirect', 'midDrive', 'sideChain'] as const;
 export type DriveFamily = (typeof driveFamilies)[number];
 export const driveFamilyWords: Record<DriveFamily, string> = {
   frontHub: 'front hub',
   rearGeared: 'rear hub, geared',
   rearDirect: 'rear hub, direct',
   midDrive: 'mid-drive',
+  sideChain: 'side-mounted chain kit',
 };
 
 const kitMotor = z.object({
@@ -54,6 +56,8 @@ const kitController = z.object({
   place: z.enum(['in the motor', 'its own box']),
 });
 
+const sides = z.object({ left: notNegative.max(0.2), right: notNegative.max(0.2) });
+
 const hubFit = z.object({
   place: z.enum(['front', 'rear']),
   dropoutSpacingM: positive.max(0.25),
@@ -67,6 +71,18 @@ const hubFit = z.object({
   disc: z.boolean(),
   rimBrakeTrack: z.boolean(),
   spokes: z.int().min(0).max(48),
+  /** Axle beyond the hub's face, each side; what of it washer, spacer and nut take up. */
+  axleOutM: sides.optional(),
+  stackM: sides.optional(),
+  rotorMount: z.enum(['sixBolt', 'splined', 'none']).optional(),
+  /** From the rotor's plane inward to the motor's cover. */
+  rotorRoomM: positive.max(0.1).optional(),
+  /** Kit rim between its hooks; absent for a bare hub. */
+  rimInnerM: positive.max(0.12).optional(),
+  valve: z.enum(['narrow', 'wide']).optional(),
+  wheelLimitKg: positive.max(400).optional(),
+  flangeRadiusM: positive.max(0.2).optional(),
+  crosses: z.int().min(0).max(4).optional(),
 });
 
 const midFit = z.object({
@@ -80,6 +96,34 @@ const midFit = z.object({
   ringMount: z.string().max(20),
   /** How far the motor case hangs below the crank centre. */
   hangsBelowM: positive.max(0.3),
+  /** Room its case needs when it swings up to the down tube, from the crank's centre. */
+  swingRoomM: positive.max(0.3).optional(),
+  /** Ring's plane outside the shell's drive-side face. */
+  ringOutM: z.number().min(-0.03).max(0.06).optional(),
+  shiftSensor: z.boolean().optional(),
+  /** Bears a coaster brake behind it. */
+  coaster: z.boolean().optional(),
+});
+
+/** A motor clamped beside the frame that drives the rear wheel by a chain of its own. */
+const sideFit = z.object({
+  clampTubesM: z.object({ least: positive.max(0.08), most: positive.max(0.08) }),
+  /** Distance its two clamps can be set apart. */
+  clampSpanM: z.object({ least: positive.max(1), most: positive.max(1) }),
+  sprocketMount: z.enum(['rotorBolts', 'spokes']),
+});
+
+/** What comes with a kit for the bars, and how much bar each takes. */
+const kitControls = z.object({
+  cutoffs: z.enum(['levers', 'inLine', 'magnets', 'none']),
+  throttleKind: z.enum(['thumb', 'twist', 'none']),
+  throttleM: notNegative.max(0.2),
+  keypadM: notNegative.max(0.1),
+  displayM: notNegative.max(0.2),
+  /** Thickest plug that must pass a frame's port. */
+  plugM: positive.max(0.04),
+  /** Loom from the bar to the motor's or controller's plug. */
+  loomM: positive.max(4),
 });
 
 const kitBase = {
@@ -95,13 +139,25 @@ const kitBase = {
   assistLimitMs: positive.max(40).optional(),
   /** Greatest system mass the maker allows, kg. */
   systemLimitKg: positive.max(600).optional(),
+  controls: kitControls.optional(),
 };
 
 export const kitSchema = z
-  .object({ ...kitBase, hub: hubFit.optional(), mid: midFit.optional() })
-  .refine((kit) => (kit.family === 'midDrive' ? kit.mid !== undefined : kit.hub !== undefined), {
-    error: 'a hub kit needs “hub”, a mid-drive needs “mid”',
-  });
+  .object({ ...kitBase, hub: hubFit.optional(), mid: midFit.optional(), side: sideFit.optional() })
+  .refine(
+    (kit) =>
+      kit.family === 'midDrive'
+        ? kit.mid !== undefined
+        : kit.family === 'sideChain'
+          ? kit.side !== undefined
+          : kit.hub !== undefined,
+    { error: 'a hub kit needs “hub”, a mid-drive needs “mid”, a side-mounted kit needs “side”' },
+  );
+
+/** Where a kit's motor works: in a wheel, or at the cranks. A side-mounted kit drives the rear wheel itself. */
+export function motorPlace(kit: Kit): 'front' | 'rear' | 'mid' {
+  return kit.hub?.place ?? (kit.side ? 'rear' : 'mid');
+}
 export type Kit = z.infer<typeof kitSchema>;
 
 export const packPlaces = ['downTube', 'seatTube', 'rack', 'box'] as const;
@@ -130,6 +186,10 @@ export const packSchema = z.object({
   outline: z.object({ lengthM: positive.max(1.2), heightM: positive.max(0.6), widthM: positive.max(0.6) }),
   slideOffM: notNegative.max(0.3),
   places: z.array(z.enum(packPlaces)).min(1),
+  /** Spacing of its rail's holes, and how far a slot lets it vary; absent where it straps on. */
+  railHolesM: z.object({ spacing: positive.max(0.3), slot: notNegative.max(0.1) }).optional(),
+  /** Tubes its clamps go round. */
+  clampTubesM: z.object({ least: positive.max(0.1), most: positive.max(0.1) }).optional(),
 });
 export type Pack = z.infer<typeof packSchema>;
 
@@ -160,6 +220,7 @@ export interface Shelf {
   packs: readonly Pack[];
   rings: readonly Ring[];
   clusters: readonly Cluster[];
+  laws: readonly LegalClass[];
 }
 
 /** A shelf with more parts on it; a part with the same id takes the old one's place. */
@@ -174,5 +235,6 @@ export function withParts(shelf: Shelf, parts: readonly Part[]): Shelf {
     packs: add(shelf.packs, 'pack'),
     rings: add(shelf.rings, 'ring'),
     clusters: add(shelf.clusters, 'cluster'),
+    laws: shelf.laws,
   };
 }

@@ -1,3 +1,5 @@
+import { legalClasses } from '../safety/law.ts';
+import { controls, hubDetail, moreKits } from './moreKits.ts';
 import type { Cluster, Kit, Pack, Ring, Shelf } from './part.ts';
 
 /** The starter shelf: invented makers and parts, with plausible and varied figures. */
@@ -25,7 +27,7 @@ const controller = (
   place,
 });
 
-const kits: Kit[] = [
+const firstKits: Kit[] = [
   {
     kind: 'kit',
     id: 'linnet-f250',
@@ -40,6 +42,7 @@ const kits: Kit[] = [
     throttle: false,
     assistLimitMs: kmh(25),
     systemLimitKg: 140,
+    controls: controls('levers', 'none', 1200),
     motor: {
       ktNmPerA: 0.26,
       resistanceOhm: 0.2,
@@ -62,6 +65,7 @@ const kits: Kit[] = [
       disc: true,
       rimBrakeTrack: true,
       spokes: 36,
+      ...hubDetail('front', [34, 34], [19, 19]),
     },
   },
   {
@@ -78,6 +82,7 @@ const kits: Kit[] = [
     throttle: true,
     assistLimitMs: kmh(25),
     systemLimitKg: 240,
+    controls: controls('levers', 'thumb', 1300),
     motor: {
       ktNmPerA: 0.27,
       resistanceOhm: 0.12,
@@ -100,6 +105,7 @@ const kits: Kit[] = [
       disc: true,
       rimBrakeTrack: true,
       spokes: 36,
+      ...hubDetail('front', [36, 36], [20, 20], { wheelLimitKg: 160 }),
     },
   },
   {
@@ -116,6 +122,7 @@ const kits: Kit[] = [
     throttle: false,
     assistLimitMs: kmh(25),
     systemLimitKg: 150,
+    controls: controls('levers', 'none', 1750),
     motor: {
       ktNmPerA: 0.25,
       resistanceOhm: 0.19,
@@ -138,6 +145,7 @@ const kits: Kit[] = [
       disc: true,
       rimBrakeTrack: true,
       spokes: 36,
+      ...hubDetail('rear', [38, 36], [21, 20]),
     },
   },
   {
@@ -154,6 +162,7 @@ const kits: Kit[] = [
     throttle: true,
     assistLimitMs: kmh(32),
     systemLimitKg: 180,
+    controls: controls('levers', 'thumb', 1750),
     motor: {
       ktNmPerA: 0.26,
       resistanceOhm: 0.11,
@@ -176,6 +185,7 @@ const kits: Kit[] = [
       disc: true,
       rimBrakeTrack: true,
       spokes: 36,
+      ...hubDetail('rear', [40, 38], [22, 21], { wheelLimitKg: 140 }),
     },
   },
   {
@@ -191,6 +201,7 @@ const kits: Kit[] = [
     nominalVolts: 48,
     throttle: true,
     systemLimitKg: 200,
+    controls: controls('levers', 'thumb', 1800),
     motor: {
       ktNmPerA: 0.98,
       resistanceOhm: 0.17,
@@ -214,6 +225,7 @@ const kits: Kit[] = [
       disc: true,
       rimBrakeTrack: false,
       spokes: 36,
+      ...hubDetail('rear', [42, 40], [24, 23], { flangeRadiusM: mm(118), wheelLimitKg: 140 }),
     },
   },
   {
@@ -230,6 +242,7 @@ const kits: Kit[] = [
     throttle: true,
     assistLimitMs: kmh(25),
     systemLimitKg: 260,
+    controls: controls('magnets', 'thumb', 1500),
     motor: {
       ktNmPerA: 1.02,
       resistanceOhm: 0.18,
@@ -253,6 +266,12 @@ const kits: Kit[] = [
       disc: true,
       rimBrakeTrack: true,
       spokes: 36,
+      ...hubDetail('front', [40, 40], [22, 22], {
+        flangeRadiusM: mm(116),
+        crosses: 0,
+        wheelLimitKg: 180,
+        rimInnerM: mm(25),
+      }),
     },
   },
   {
@@ -269,6 +288,7 @@ const kits: Kit[] = [
     throttle: false,
     assistLimitMs: kmh(25),
     systemLimitKg: 190,
+    controls: controls('inLine', 'none', 1300),
     motor: {
       ktNmPerA: 0.13,
       resistanceOhm: 0.22,
@@ -288,6 +308,9 @@ const kits: Kit[] = [
       ringTeeth: 42,
       ringMount: 'bcd104',
       hangsBelowM: mm(62),
+      swingRoomM: mm(92),
+      ringOutM: mm(12),
+      shiftSensor: true,
     },
   },
   {
@@ -304,6 +327,7 @@ const kits: Kit[] = [
     throttle: true,
     assistLimitMs: kmh(32),
     systemLimitKg: 180,
+    controls: controls('levers', 'thumb', 1300),
     motor: {
       ktNmPerA: 0.16,
       resistanceOhm: 0.2,
@@ -323,6 +347,9 @@ const kits: Kit[] = [
       ringTeeth: 44,
       ringMount: 'bcd104',
       hangsBelowM: mm(62),
+      swingRoomM: mm(92),
+      ringOutM: mm(12),
+      shiftSensor: true,
     },
   },
   {
@@ -339,6 +366,7 @@ const kits: Kit[] = [
     throttle: true,
     assistLimitMs: kmh(32),
     systemLimitKg: 200,
+    controls: controls('levers', 'thumb', 1300),
     motor: {
       ktNmPerA: 0.16,
       resistanceOhm: 0.19,
@@ -358,6 +386,9 @@ const kits: Kit[] = [
       ringTeeth: 42,
       ringMount: 'bcd104',
       hangsBelowM: mm(66),
+      swingRoomM: mm(98),
+      ringOutM: mm(12),
+      shiftSensor: true,
     },
   },
   {
@@ -374,6 +405,7 @@ const kits: Kit[] = [
     throttle: false,
     assistLimitMs: kmh(25),
     systemLimitKg: 130,
+    controls: controls('levers', 'none', 1700),
     motor: {
       ktNmPerA: 0.24,
       resistanceOhm: 0.22,
@@ -396,6 +428,7 @@ const kits: Kit[] = [
       disc: false,
       rimBrakeTrack: true,
       spokes: 36,
+      ...hubDetail('rear', [34, 32], [19, 18], { flangeRadiusM: mm(54), wheelLimitKg: 100 }),
     },
   },
 ];
@@ -420,6 +453,8 @@ const packs: Pack[] = [
     outline: { lengthM: mm(340), heightM: mm(92), widthM: mm(92) },
     slideOffM: mm(26),
     places: ['downTube', 'seatTube'],
+    railHolesM: { spacing: mm(64), slot: mm(18) },
+    clampTubesM: { least: mm(28), most: mm(46) },
   },
   {
     kind: 'pack',
@@ -439,6 +474,8 @@ const packs: Pack[] = [
     outline: { lengthM: mm(395), heightM: mm(106), widthM: mm(92) },
     slideOffM: mm(28),
     places: ['downTube', 'seatTube'],
+    railHolesM: { spacing: mm(64), slot: mm(18) },
+    clampTubesM: { least: mm(28), most: mm(46) },
   },
   {
     kind: 'pack',
@@ -458,6 +495,8 @@ const packs: Pack[] = [
     outline: { lengthM: mm(420), heightM: mm(108), widthM: mm(92) },
     slideOffM: mm(28),
     places: ['downTube', 'seatTube'],
+    railHolesM: { spacing: mm(64), slot: mm(18) },
+    clampTubesM: { least: mm(28), most: mm(46) },
   },
   {
     kind: 'pack',
@@ -477,6 +516,8 @@ const packs: Pack[] = [
     outline: { lengthM: mm(430), heightM: mm(150), widthM: mm(100) },
     slideOffM: mm(20),
     places: ['downTube'],
+    railHolesM: { spacing: mm(64), slot: mm(18) },
+    clampTubesM: { least: mm(28), most: mm(46) },
   },
   {
     kind: 'pack',
@@ -627,4 +668,6 @@ const clusters: Cluster[] = [
 ];
 
 /** Parts that ship with the app. */
-export const starterShelf: Shelf = { kits, packs, rings, clusters };
+const kits: Kit[] = [...firstKits, ...moreKits];
+
+export const starterShelf: Shelf = { kits, packs, rings, clusters, laws: legalClasses };

@@ -11,9 +11,9 @@ import {
   TOP_CADENCE_RPM,
   TYRE_ROLLING,
 } from '../constants.ts';
-import { hasPairedRearWheels } from '../donor/donor.ts';
-import { commonFrame } from '../donor/survey.ts';
-import type { Kit, Pack } from '../parts/part.ts';
+import { isTrike } from '../donor/kinds.ts';
+import { commonFrame } from '../donor/common.ts';
+import { motorPlace, type Kit, type Pack } from '../parts/part.ts';
 import { tyreRadius, type TyreSize } from '../quantity/tyre.ts';
 import type { RideSystem } from '../ride/system.ts';
 import type { Gearing } from './choose.ts';
@@ -79,7 +79,7 @@ export function assembleSystem(build: Build, kit: Kit, pack: Pack, gearing: Gear
   const cogs = gearing.gears.map((gear) => gear.cog);
   const middle = cogs[Math.floor(cogs.length / 2)] as number;
   return {
-    motor: { ...kit.motor, place: kit.hub?.place ?? 'mid' },
+    motor: { ...kit.motor, place: motorPlace(kit) },
     controller: {
       batteryLimitA: kit.controller.batteryLimitA,
       phaseLimitA: kit.controller.phaseLimitA,
@@ -100,7 +100,7 @@ export function assembleSystem(build: Build, kit: Kit, pack: Pack, gearing: Gear
     },
     vehicle: {
       massKg: totalMass(massLines(build, kit, pack)),
-      rotatingKg: ROTATING_MASS_TWO_WHEELS + (hasPairedRearWheels(donor.kind) ? ROTATING_MASS_FURTHER_WHEEL : 0),
+      rotatingKg: ROTATING_MASS_TWO_WHEELS + (isTrike(donor.kind) ? ROTATING_MASS_FURTHER_WHEEL : 0),
       cdaM2: dragArea(build),
       crr: tyreRolling(rearTyre),
       wheelRadiusM: tyreRadius(drivenTyre(build, kit)),

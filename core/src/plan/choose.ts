@@ -1,6 +1,7 @@
 import type { Build } from '../build.ts';
 import type { Cluster, Kit, Pack, Ring, Shelf } from '../parts/part.ts';
 import { withParts } from '../parts/part.ts';
+import { withLaws } from '../safety/law.ts';
 import type { HubGearSpeeds } from '../donor/donor.ts';
 
 /** Typical internal ratios by number of speeds, for hubs whose maker's table is not to hand. */
@@ -9,6 +10,10 @@ export const hubGearRatios: Record<HubGearSpeeds, readonly number[]> = {
   five: [0.67, 0.78, 1, 1.28, 1.5],
   seven: [0.63, 0.74, 0.84, 0.99, 1.15, 1.34, 1.55],
   eight: [0.53, 0.64, 0.75, 0.85, 1, 1.22, 1.42, 1.62],
+  eleven: [0.53, 0.68, 0.77, 0.88, 1, 1.15, 1.34, 1.54, 1.77, 1.98, 2.15],
+  fourteen: [0.28, 0.32, 0.36, 0.41, 0.46, 0.53, 0.6, 0.68, 0.77, 0.88, 1, 1.14, 1.29, 1.47],
+  // A stepless hub is reckoned in even steps over its span.
+  stepless: [0.5, 0.6, 0.72, 0.87, 1.05, 1.26, 1.52, 1.83],
 };
 
 /** One gear as the ride model takes it: hub gears as cog ÷ internal ratio. */
@@ -39,7 +44,8 @@ export interface Chosen {
 }
 
 export function chosenParts(build: Build, starter: Shelf): Chosen {
-  const shelf = withParts(starter, build.ownParts);
+  const whole = withParts(starter, build.ownParts);
+  const shelf = { ...whole, laws: withLaws(whole.laws, build.ownLaws) };
   const { kitId, packId, ringId, clusterId } = build.choice;
   const find = <T extends { id: string }>(parts: readonly T[], id: string | null): T | null =>
     id === null ? null : (parts.find((p) => p.id === id) ?? null);

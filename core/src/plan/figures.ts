@@ -126,7 +126,7 @@ const SPEED_FORMULA =
 function topSpeedFigure(build: Build, chosen: Chosen, r: Reckoning | null): Figure {
   const label = 'Fast on the flat';
   if (!r) return waiting('topSpeed', label, chosen);
-  const law = legalClass(build.brief.legalClass);
+  const law = legalClass(build.brief.legalClass, chosen.shelf.laws);
   const limit = r.system.controller.assistLimitMs;
   return {
     id: 'topSpeed',
@@ -134,7 +134,7 @@ function topSpeedFigure(build: Build, chosen: Chosen, r: Reckoning | null): Figu
     value: amount(r.top.speedMs, 'speed'),
     note:
       limit === undefined
-        ? phrase`${r.top.drive.limit}${law.assistMs === null ? '' : '; no assist limit set'}`
+        ? phrase`${r.top.drive.limit}${law === undefined || law.assistMs === null ? '' : '; no assist limit set'}`
         : phrase`assist ends at ${amount(limit, 'speed', 0)}; legs and road set the rest`,
     limit: r.top.drive.limit,
     formula: SPEED_FORMULA,

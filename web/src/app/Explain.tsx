@@ -1,17 +1,8 @@
 import { Drawer } from '@mantine/core';
-import {
-  provenanceWords,
-  showAmount,
-  whatWouldChange,
-  type BuildPlan,
-  type Evidence,
-  type Figure,
-  type Finding,
-} from '@sprocket/core';
+import { showAmount, whatWouldChange, type BuildPlan, type Figure, type Finding } from '@sprocket/core';
 import { useMemo } from 'react';
-import { useNavigate, useParams } from 'react-router';
 import { Big, Say, Show } from '../ui/Show.tsx';
-import { VerdictMark } from '../ui/Verdict.tsx';
+import { FindingSum } from './FindingSum.tsx';
 import { usePlan, useShelf } from './PlanProvider.tsx';
 import { useApp, useBuild, useSend, useUnits } from './store.ts';
 import { uiActions } from './uiSlice.ts';
@@ -38,10 +29,15 @@ export function Explain() {
   );
 }
 
-/** The same rule's finding in today's plan where it is one of the chosen parts', else as it was opened. */
+/** The same rule's finding on the same part in today's plan, else as it was opened. */
 function currentFinding(plan: BuildPlan, opened: Finding): Finding {
-  const all = plan.findings.some((f) => f === opened) ? plan.findings : [];
-  return all.find((f) => f.rule === opened.rule) ?? opened;
+  const same = (f: Finding): boolean => f.rule === opened.rule && f.subject === opened.subject;
+  return (
+    plan.findings.find(same) ??
+    plan.kits.find((k) => k.kit.id === opened.subject)?.findings.find(same) ??
+    plan.packs.find((p) => p.pack.id === opened.subject)?.findings.find(same) ??
+    opened
+  );
 }
 
 function FigureSum({ figure }: { figure: Figure }) {
@@ -109,76 +105,4 @@ function FigureSum({ figure }: { figure: Figure }) {
       )}
     </>
   );
-}
-
-function FindingSum({ finding }: { finding: Finding }) {
-  const navigate = useNavigate();
-  const { buildId = '' } = useParams();
-  const send = useSend();
-  return (
-    <>
-      <p className="explain-verdict">
-        <VerdictMark verdict={finding.verdict} />
-      </p>
-      <p>
-        <Say words={finding.why} />
-      </p>
-      <table className="sum">
-        <caption className="sr">What the verdict rests on</caption>
-        <tbody>
-          {finding.evidence.map((line) => (
-            <tr key={line.label}>
-              <th scope="row">
-                {line.label}
-                <span className="from">{fromWords(line)}</span>
-              </th>
-              <td className="num">
-                <Show value={line.value} />
-              </td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
-      {finding.remedies.length === 0 ? null : (
-        <>
-          <h3>{finding.verdict === 'measure' ? 'What to measure' : 'What would mend it'}</h3>
-          <ul className="remedies">
-            {finding.remedies.map((remedy) => (
-              <li key={JSON.stringify(remedy.text)}>
-                <Say words={remedy.text} />
-                {remedy.cost !== undefined && remedy.cost > 0 ? (
-                  <span className="quiet"> About {remedy.cost}.</span>
-                ) : null}
-                {remedy.item ? (
-                  <>
-                    {' '}
-                    <button
-                      type="button"
-                      className="link-button"
-                      onClick={() => {
-                        const { item } = remedy;
-                        if (item === undefined) return;
-                        send(uiActions.explained(null));
-                        send(uiActions.itemLit(item));
-                        void navigate(`/build/${buildId}/donor#${item}`);
-                      }}
-                    >
-                      Go to the field
-                    </button>
-                  </>
-                ) : null}
-              </li>
-            ))}
-          </ul>
-        </>
-      )}
-      <p className="quiet source">{finding.source}</p>
-    </>
-  );
-}
-
-function fromWords(line: Evidence): string {
-  if (line.provenance === 'part data') return 'part data';
-  if (line.provenance === 'rule') return 'reckoned';
-  return provenanceWords[line.provenance];
 }

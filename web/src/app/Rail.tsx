@@ -36,9 +36,10 @@ export function Rail({ plan }: { plan: BuildPlan }) {
         ))}
       </ol>
       <div className="rail-foot">
+        <NavLink to={`/build/${buildId}/compare`}>Compare</NavLink>
         <NavLink to={`/build/${buildId}/shelf`}>Shelf</NavLink>
+        <NavLink to={`/build/${buildId}/schools`}>Schools</NavLink>
         <NavLink to="/settings">Settings</NavLink>
-        <Link to="/">Builds</Link>
       </div>
     </nav>
   );

@@ -1,4 +1,4 @@
-import { legalClass, showAmount, type BuildPlan, type Figure } from '@sprocket/core';
+import { legalClass, showAmount, starterShelf, withLaws, type BuildPlan, type Figure } from '@sprocket/core';
 import { useEffect, useRef, useState } from 'react';
 import { Big, Say, Show } from '../ui/Show.tsx';
 import { VerdictMark } from '../ui/Verdict.tsx';
@@ -19,7 +19,7 @@ export function Tally({ plan, previous }: TallyProps) {
   const up = useApp((state) => state.ui.tallyUp);
   const build = useBuild();
   const deltas = useDeltas(plan, previous);
-  const law = legalClass(build.brief.legalClass);
+  const law = legalClass(build.brief.legalClass, withLaws(starterShelf.laws, build.ownLaws));
   const guesses = plan.progress.total - plan.progress.proven;
   const range = plan.figures[0];
   return (
@@ -50,8 +50,8 @@ export function Tally({ plan, previous }: TallyProps) {
           />
         ))}
         <div className="tally-law">
-          <strong>{law.name}</strong>
-          <span className="quiet">as of {law.asOf}; the local authority decides</span>
+          <strong>{law?.name ?? 'Rules not known'}</strong>
+          <span className="quiet">{law ? `as of ${law.asOf}; ` : ''}the local authority decides</span>
         </div>
         <div className="caution">
           <strong>Charging</strong> Never below 0 °C, never after a knock, and with a smoke alarm above the charger. A

@@ -3,14 +3,20 @@ import type {
   Brief,
   Build,
   Choice,
-  ConditionGrade,
+  ConditionEntry,
   ConditionItem,
+  FreeFrame,
+  LegalClass,
+  Order,
+  Override,
   Part,
   Rider,
   Route,
+  Schools,
   Survey,
   SurveyItemId,
   VehicleKind,
+  Worth,
 } from '@sprocket/core';
 
 /** The open build. Every edit carries the field it belongs to, so that undo goes back a field at a time. */
@@ -63,6 +69,9 @@ const slice = createSlice({
     kindChosen(state, action: PayloadAction<Edit<VehicleKind>>) {
       if (state.build) state.build.donor.kind = action.payload.value;
     },
+    described(state, action: PayloadAction<Edit<string>>) {
+      if (state.build) state.build.donor.description = action.payload.value;
+    },
     surveyed(state, action: PayloadAction<Edit<{ id: SurveyItemId; entry: Survey[SurveyItemId] | null }>>) {
       if (!state.build) return;
       const { id, entry } = action.payload.value;
@@ -72,13 +81,51 @@ const slice = createSlice({
     },
     conditionMarked(
       state,
-      action: PayloadAction<Edit<{ item: ConditionItem; grade: ConditionGrade | null; note?: string }>>,
+      action: PayloadAction<Edit<{ item: ConditionItem; entry: Partial<ConditionEntry> | null }>>,
     ) {
       if (!state.build) return;
-      const { item, grade, note } = action.payload.value;
+      const { item, entry } = action.payload.value;
       const { condition } = state.build.donor;
-      if (grade === null) Reflect.deleteProperty(condition, item);
-      else condition[item] = { grade, note: note ?? condition[item]?.note ?? '' };
+      if (entry === null) Reflect.deleteProperty(condition, item);
+      else condition[item] = { grade: 'sound', note: '', ...condition[item], ...entry };
+    },
+    /** Common values, marked assumed, for whatever is still open. */
+    assumed(state, action: PayloadAction<Edit<Survey>>) {
+      if (state.build) Object.assign(state.build.donor.survey, action.payload.value);
+    },
+    worthEdited(state, action: PayloadAction<Edit<Partial<Worth>>>) {
+      if (state.build) Object.assign(state.build.donor.worth, action.payload.value);
+    },
+    freeFrameDrawn(state, action: PayloadAction<Edit<FreeFrame | null>>) {
+      if (state.build) state.build.donor.freeFrame = action.payload.value;
+    },
+    schoolChosen(state, action: PayloadAction<Edit<Partial<Schools>>>) {
+      if (state.build) Object.assign(state.build.schools, action.payload.value);
+    },
+    overridden(state, action: PayloadAction<Edit<Override>>) {
+      if (!state.build) return;
+      const { rule, subject } = action.payload.value;
+      const others = state.build.overrides.filter((o) => o.rule !== rule || o.subject !== subject);
+      state.build.overrides = [...others, action.payload.value];
+    },
+    overrideClosed(state, action: PayloadAction<Edit<Pick<Override, 'rule' | 'subject'>>>) {
+      if (!state.build) return;
+      const { rule, subject } = action.payload.value;
+      state.build.overrides = state.build.overrides.filter((o) => o.rule !== rule || o.subject !== subject);
+    },
+    ordered(state, action: PayloadAction<Edit<{ part: string; order: Order | null }>>) {
+      if (!state.build) return;
+      const { part, order } = action.payload.value;
+      if (order === null) Reflect.deleteProperty(state.build.orders, part);
+      else state.build.orders[part] = order;
+    },
+    lawKept(state, action: PayloadAction<Edit<LegalClass>>) {
+      if (!state.build) return;
+      const others = state.build.ownLaws.filter((law) => law.id !== action.payload.value.id);
+      state.build.ownLaws = [...others, action.payload.value];
+    },
+    lawDropped(state, action: PayloadAction<Edit<string>>) {
+      if (state.build) state.build.ownLaws = state.build.ownLaws.filter((law) => law.id !== action.payload.value);
     },
     chose(state, action: PayloadAction<Edit<Partial<Choice>>>) {
       if (state.build) Object.assign(state.build.choice, action.payload.value);

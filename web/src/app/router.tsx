@@ -27,6 +27,14 @@ export const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('../stages/gearing/Gearing.tsx')).GearingStage }),
       },
       { path: 'shelf', lazy: async () => ({ Component: (await import('../stages/shelf/Shelf.tsx')).ShelfStage }) },
+      {
+        path: 'schools',
+        lazy: async () => ({ Component: (await import('../stages/schools/Schools.tsx')).SchoolsStage }),
+      },
+      {
+        path: 'compare',
+        lazy: async () => ({ Component: (await import('../stages/compare/Compare.tsx')).CompareStage }),
+      },
       { path: ':later', lazy: async () => ({ Component: (await import('../stages/Later.tsx')).LaterStage }) },
     ],
   },

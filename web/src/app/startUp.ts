@@ -1,6 +1,6 @@
 import { partSchema } from '@sprocket/core';
 import { startAutosave } from '../storage/autosave.ts';
-import { db, readSetting, writeSetting } from '../storage/db.ts';
+import { db, dropOrphanPhotos, readSetting, writeSetting } from '../storage/db.ts';
 import { seedDemo } from '../storage/demo.ts';
 import { shelfActions } from './shelfSlice.ts';
 import { store } from './store.ts';
@@ -10,6 +10,7 @@ import { uiActions } from './uiSlice.ts';
 export async function startUp(): Promise<void> {
   try {
     await seedDemo();
+    await dropOrphanPhotos();
     const units = await readSetting('units');
     if (units === 'imperial') store.dispatch(uiActions.unitsChosen('imperial'));
     const kept = await db.parts.toArray();

@@ -1,8 +1,11 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
-import type { FigureId, Finding, SurveyItemId, UnitSystem } from '@sprocket/core';
+import type { FigureId, Finding, SurveyGroup, SurveyItemId, UnitSystem } from '@sprocket/core';
 
 /** What the explanation panel shows. */
 export type Explained = { kind: 'figure'; id: FigureId } | { kind: 'finding'; finding: Finding };
+
+/** Which leg of the survey is on the Donor stage. */
+export type DonorView = SurveyGroup | 'next' | 'quick' | 'condition' | 'derived' | 'worth' | 'frame-corners';
 
 export interface UiState {
   units: UnitSystem;
@@ -12,6 +15,7 @@ export interface UiState {
   keysShown: boolean;
   tallyUp: boolean;
   saved: 'saved' | 'saving' | 'failed';
+  donorView: DonorView;
 }
 
 const initialState: UiState = {
@@ -21,6 +25,7 @@ const initialState: UiState = {
   keysShown: false,
   tallyUp: false,
   saved: 'saved',
+  donorView: 'quick',
 };
 
 const slice = createSlice({
@@ -38,6 +43,9 @@ const slice = createSlice({
     },
     explained(state, action: PayloadAction<Explained | null>) {
       state.explained = action.payload as never;
+    },
+    donorViewed(state, action: PayloadAction<DonorView>) {
+      state.donorView = action.payload;
     },
     keysShown(state, action: PayloadAction<boolean>) {
       state.keysShown = action.payload;

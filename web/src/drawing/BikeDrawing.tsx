@@ -89,6 +89,15 @@ export function BikeDrawing({ plan, layers, onPick, sheet: sheetName, tall = fal
             />
           ) : null}
           <Wheel at={g.rearAxle} radius={g.rearRadiusM} tyre={g.rearTyre} px={px} />
+          {g.pairedFront ? (
+            <Wheel
+              at={{ x: g.frontAxle.x + 0.035, y: g.frontAxle.y + 0.012 }}
+              radius={g.frontRadiusM}
+              tyre={g.frontTyre}
+              px={px}
+              far
+            />
+          ) : null}
           <Wheel at={g.frontAxle} radius={g.frontRadiusM} tyre={g.frontTyre} px={px} />
           {motor && show('parts') && motor.place !== 'mid' ? (
             <HubMotor at={motor.centre} radius={motor.radiusM} px={px} hatch={`${hatch}h`} />
@@ -105,7 +114,11 @@ export function BikeDrawing({ plan, layers, onPick, sheet: sheetName, tall = fal
           {g.box ? <path d={pathOf(g.box, true)} className="box" strokeWidth={1.5 * px} /> : null}
 
           <Chain plan={plan} px={px} />
-          <Saddle at={g.saddle} px={px} />
+          {g.secondCrank ? <SecondCranks plan={plan} px={px} /> : null}
+          {g.shock ? <Shock from={g.shock.from} to={g.shock.to} px={px} /> : null}
+          {g.hinge ? <Hinge at={g.hinge} px={px} /> : null}
+          {g.seat ? <SlungSeat points={g.seat} px={px} /> : <Saddle at={g.saddle} px={px} />}
+          {g.secondSaddle ? <Saddle at={g.secondSaddle} px={px} /> : null}
           <Grip plan={plan} px={px} />
           {show('rider') ? <Contacts points={[g.saddle, g.grip, g.pedal]} px={px} /> : null}
 
@@ -334,6 +347,85 @@ function Chain({ plan, px }: { plan: BuildPlan; px: number }) {
         />
         <circle r={0.007} className="bore" />
       </g>
+    </g>
+  );
+}
+
+/** A tandem's front cranks, with the chain between the two. */
+function SecondCranks({ plan, px }: { plan: BuildPlan; px: number }) {
+  const { geometry: g, ringRadiusM: R } = plan.drawing;
+  const at = g.secondCrank;
+  if (!at) return null;
+  const r = R * 0.72;
+  const crank = { x: g.pedal.x - g.bracket.x, y: g.bracket.y - g.pedal.y };
+  return (
+    <g className="chain">
+      {[r, -r].map((up) => (
+        <path
+          key={up}
+          d={pathOf([
+            { x: g.bracket.x, y: g.bracket.y + up },
+            { x: at.x, y: at.y + up },
+          ])}
+          className="chain-run"
+          strokeWidth={1.9 * px}
+          strokeDasharray={`${3.2 * px} ${1.8 * px}`}
+        />
+      ))}
+      <g transform={`translate(${at.x} ${-at.y})`}>
+        <circle r={r} className="line" strokeWidth={2 * px} strokeDasharray={`${2.6 * px} ${1.7 * px}`} fill="none" />
+        <line x1={0} y1={0} x2={-crank.x} y2={-crank.y} className="crank crank-far" strokeWidth={0.012} />
+        <circle r={0.02} className="solid" strokeWidth={1.2 * px} />
+        <line x1={0} y1={0} x2={crank.x} y2={crank.y} className="crank" strokeWidth={0.018} />
+        <line
+          x1={crank.x - 0.045}
+          y1={crank.y}
+          x2={crank.x + 0.045}
+          y2={crank.y}
+          className="crank"
+          strokeWidth={0.016}
+        />
+      </g>
+    </g>
+  );
+}
+
+/** A shock: body, shaft and its coil. */
+function Shock({ from, to, px }: { from: Point; to: Point; px: number }) {
+  const run = Math.hypot(to.x - from.x, to.y - from.y) || 1;
+  const along = { x: (to.x - from.x) / run, y: (to.y - from.y) / run };
+  const at = (share: number, side: number): Point => ({
+    x: from.x + along.x * run * share - along.y * side,
+    y: from.y + along.y * run * share + along.x * side,
+  });
+  const coil = Array.from({ length: 9 }, (_, i) => at(0.2 + (i / 8) * 0.6, i % 2 === 0 ? 0.016 : -0.016));
+  return (
+    <g className="shock">
+      <path d={pathOf([from, to])} className="line" strokeWidth={3 * px} />
+      <path d={pathOf(coil)} className="line" strokeWidth={1.6 * px} />
+      {[from, to].map((p) => (
+        <circle key={p.x} cx={p.x} cy={-p.y} r={0.009} className="solid" strokeWidth={1 * px} />
+      ))}
+    </g>
+  );
+}
+
+/** A hinge in a beam: its plates and pin. */
+function Hinge({ at, px }: { at: Point; px: number }) {
+  return (
+    <g className="hinge" transform={`translate(${at.x} ${-at.y})`}>
+      <path d="M-0.022 -0.036V0.036M0.022 -0.036V0.036" className="line" strokeWidth={2 * px} />
+      <circle r={0.008} className="solid" strokeWidth={1.2 * px} />
+    </g>
+  );
+}
+
+/** A slung seat: the shell as a thick line with webbing across. */
+function SlungSeat({ points, px }: { points: readonly Point[]; px: number }) {
+  return (
+    <g className="slung">
+      <path d={curveOf(points)} className="slung-edge" strokeWidth={0.036} />
+      <path d={curveOf(points)} className="slung-body" strokeWidth={0.036 - 2.4 * px} />
     </g>
   );
 }

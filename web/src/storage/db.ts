@@ -1,5 +1,15 @@
 import { Dexie, type EntityTable } from 'dexie';
-import type { Build, Part } from '@sprocket/core';
+import { readBuild, type Build, type Part } from '@sprocket/core';
+
+/** A photo of one survey item. */
+export interface BuildPhoto {
+  id: string;
+  buildId: string;
+  item: string;
+  /** Day it was added. */
+  on: string;
+  dataUrl: string;
+}
 
 interface Setting {
   key: string;
@@ -11,9 +21,26 @@ export const db = new Dexie('jolly-sprocket') as Dexie & {
   builds: EntityTable<Build, 'id'>;
   parts: EntityTable<Part, 'id'>;
   settings: EntityTable<Setting, 'key'>;
+  photos: EntityTable<BuildPhoto, 'id'>;
 };
 
 db.version(1).stores({ builds: 'id, name, updatedAt', parts: 'id, kind', settings: 'key' });
+db.version(2)
+  .stores({ photos: 'id, buildId, [buildId+item]' })
+  .upgrade(async (change) => {
+    // Builds kept by an older version are brought up to date as their files would be.
+    const kept = (await change.table('builds').toArray()) as { id: string }[];
+    for (const build of kept) {
+      const read = readBuild(build);
+      if (read.ok) await change.table('builds').put(read.value);
+    }
+  });
+
+/** Photos of builds that were deleted for good. Run at the start, when nothing can be brought back any more. */
+export async function dropOrphanPhotos(): Promise<void> {
+  const kept = new Set(await db.builds.toCollection().primaryKeys());
+  await db.photos.filter((photo) => !kept.has(photo.buildId)).delete();
+}
 
 export async function readSetting(key: string): Promise<string | undefined> {
   return (await db.settings.get(key))?.value;

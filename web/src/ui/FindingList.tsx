@@ -15,7 +15,7 @@ export function FindingList({ findings, title }: { findings: readonly Finding[];
       {open.length === 0 ? null : (
         <ul className="finding-list">
           {open.map((f) => (
-            <FindingLine key={f.rule} finding={f} />
+            <FindingLine key={`${f.rule}${f.subject ?? ''}`} finding={f} />
           ))}
         </ul>
       )}
@@ -27,7 +27,7 @@ export function FindingList({ findings, title }: { findings: readonly Finding[];
           </summary>
           <ul className="finding-list">
             {fits.map((f) => (
-              <FindingLine key={f.rule} finding={f} />
+              <FindingLine key={`${f.rule}${f.subject ?? ''}`} finding={f} />
             ))}
           </ul>
         </details>
@@ -40,7 +40,7 @@ export function FindingLine({ finding }: { finding: Finding }) {
   const send = useSend();
   const remedy = finding.verdict === 'fits' ? undefined : finding.remedies[0];
   return (
-    <li className={`finding edge-${finding.verdict}`}>
+    <li className={`finding edge-${finding.verdict}${finding.override ? ' overridden' : ''}`}>
       <button
         type="button"
         className="finding-open"
@@ -49,6 +49,7 @@ export function FindingLine({ finding }: { finding: Finding }) {
         <span className="finding-head">
           <VerdictMark verdict={finding.verdict} />
           <strong>{finding.title}</strong>
+          {finding.override ? <span className="overridden-word">overridden: {finding.override.reason}</span> : null}
         </span>
         <span className="finding-why">
           <Say words={finding.why} />

@@ -1,7 +1,7 @@
-import { planBuild, readGpx, whatWouldChange } from '@sprocket/core';
+import { measureNext, planBuild, readGpx, verdictEdges, whatWouldChange } from '@sprocket/core';
 import { expose } from 'comlink';
 
 /** The core's longer sums, off the page. */
-const api = { planBuild, readGpx, whatWouldChange };
+const api = { measureNext, planBuild, readGpx, verdictEdges, whatWouldChange };
 export type CoreWorker = typeof api;
 expose(api);

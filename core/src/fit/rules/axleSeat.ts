@@ -1,8 +1,7 @@
 import { ONE_ARM_ABOVE, TWO_ARMS_ABOVE } from '../../constants.ts';
 import { isProven } from '../../donor/entry.ts';
-import { peakTorque, type MotorModel } from '../../drive/motor.ts';
+import { kitPeakTorque } from '../../drive/kitTorque.ts';
 import { amount, phrase } from '../../quantity/format.ts';
-import type { Kit } from '../../parts/part.ts';
 import type { Evidence, Finding } from '../finding.ts';
 import { measureIt, partData, ruleFigure, surveyed, type KitRule } from '../rule.ts';
 
@@ -13,18 +12,16 @@ const SOURCE =
 const SLOT_DEPTH = 0.012;
 const ARM_PRICE = 24;
 
-/** Peak torque the axle must hold, N·m at the wheel. */
-export function kitPeakTorque(kit: Kit): number {
-  const motor: MotorModel = { ...kit.motor, place: kit.hub?.place ?? 'mid' };
-  return peakTorque(motor, kit.controller);
-}
-
 /**
  * What the seat of a hub's axle is made of, the stress the flats put on it, and the torque arms it
  * wants. Stress = torque ÷ (flat width · slot depth in contact · thickness · ½).
  */
 export const axleSeat: KitRule = {
   id: RULE,
+  words: 'Axle seat and arms',
+  group: 'axle',
+  fitCritical: true,
+  uses: ['dropoutMaterial', 'forkMaterial', 'forkKind', 'rearDropoutThickness'],
   judge(context, kit) {
     const fit = kit.hub;
     if (!fit) return null;

@@ -15,6 +15,10 @@ const FILE_LIMIT = 0.001;
 /** Slot width against the axle's flats, and closed holes for through-axles, which take no hub motor. */
 export const axleSlot: KitRule = {
   id: RULE,
+  words: 'Axle in the slot',
+  group: 'axle',
+  fitCritical: true,
+  uses: ['rearAxleHolding', 'rearSlotWidth', 'frontAxleHolding', 'frontSlotWidth'],
   judge(context, kit) {
     const fit = kit.hub;
     if (!fit) return null;

@@ -16,6 +16,10 @@ const WIDTH_PLAY = 0.0005;
  */
 export const bottomBracket: KitRule = {
   id: RULE,
+  words: 'Bracket width and bore',
+  group: 'bracket',
+  fitCritical: true,
+  uses: ['bracketKind', 'bracketWidth', 'bracketBore'],
   judge(context, kit) {
     const fit = kit.mid;
     if (!fit) return null;

@@ -1,5 +1,5 @@
 import { isProven } from '../../donor/entry.ts';
-import { choiceWords } from '../../donor/survey.ts';
+import { choiceWords } from '../../donor/items/item.ts';
 import { phrase } from '../../quantity/format.ts';
 import type { Evidence, Finding } from '../finding.ts';
 import { measureIt, partData, surveyed, type KitRule } from '../rule.ts';
@@ -10,6 +10,10 @@ const SOURCE = 'A kit wheel brings its own hub and rim: a brake inside the old h
 /** The brake at the driven wheel against what the kit's wheel offers it. */
 export const brakeKind: KitRule = {
   id: RULE,
+  words: 'Brake on the wheel',
+  group: 'brakes',
+  fitCritical: true,
+  uses: ['rearBrake', 'frontBrake'],
   judge(context, kit) {
     const { survey } = context.build.donor;
     const fit = kit.hub;
@@ -122,18 +126,6 @@ export const brakeKind: KitRule = {
         title: 'Brake not proven',
         why: phrase`${choiceWords[brake.value] ?? brake.value} would work with the kit wheel; look at it.`,
         remedies: [measureIt(item)],
-      });
-    }
-    if (disc) {
-      return finding({
-        verdict: 'measure',
-        title: 'Caliper against the motor case',
-        why: phrase`The hub takes a rotor, but whether the caliper clears the motor’s case cannot be told from the case’s size.`,
-        remedies: [
-          {
-            text: phrase`Hold the hub, or its maker’s drawing, against the caliper before ordering; spacers move the rotor by 1 to 2 mm.`,
-          },
-        ],
       });
     }
     if (brake.value === 'none') {

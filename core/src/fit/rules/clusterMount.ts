@@ -1,5 +1,5 @@
 import { isProven } from '../../donor/entry.ts';
-import { choiceWords } from '../../donor/survey.ts';
+import { choiceWords } from '../../donor/items/item.ts';
 import { phrase } from '../../quantity/format.ts';
 import type { Evidence, Finding } from '../finding.ts';
 import { measureIt, partData, surveyed, type KitRule } from '../rule.ts';
@@ -11,6 +11,10 @@ const SOURCE =
 /** Rear hubs: freewheel or cassette, and how many cogs it has room for. */
 export const clusterMount: KitRule = {
   id: RULE,
+  words: 'Cogs on the hub',
+  group: 'drivetrain',
+  fitCritical: true,
+  uses: ['clusterKind', 'cogTeeth'],
   judge(context, kit) {
     const fit = kit.hub;
     if (fit?.place !== 'rear') return null;

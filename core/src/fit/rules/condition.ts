@@ -1,24 +1,20 @@
-import { conditionItems, type ConditionItem } from '../../donor/donor.ts';
-import { conditionWords } from '../../donor/survey.ts';
+import { conditionItems } from '../../donor/donor.ts';
+import { conditionItemsFor, conditionWords } from '../../donor/survey.ts';
 import { phrase } from '../../quantity/format.ts';
 import type { Finding } from '../finding.ts';
 import type { DonorRule } from '../rule.ts';
 
 const SOURCE = 'A motor adds speed and weight to whatever is worn already.';
-const mend: Record<ConditionItem, { text: string; cost: number }> = {
-  cracks: { text: 'A cracked or rusted-through frame is not welded up for a motor; look for another donor.', cost: 0 },
-  headset: { text: 'Adjust the headset; fit new bearings if it stays rough.', cost: 22 },
-  hinge: { text: 'Renew the hinge bushes and latch; if play stays, reject it.', cost: 40 },
-  wheels: { text: 'True the wheels and renew bent or seized spokes.', cost: 30 },
-  brakes: { text: 'New pads and cables, then try again with the full load.', cost: 28 },
-};
-
 /** One condition of the donor: reject stops, needs work is rework, not looked at is measure. */
 export const conditionRules: readonly DonorRule[] = conditionItems.map((item) => ({
   id: `condition-${item}`,
+  words: conditionWords[item].label,
+  group: 'condition',
+  uses: [],
   judge(context): Finding | null {
+    if (!conditionItemsFor(context.build.donor.kind).includes(item)) return null;
     const entry = context.build.donor.condition[item];
-    const { label, how } = conditionWords[item];
+    const { label, how, mend, cost: usualCost, minutes: usualMinutes } = conditionWords[item];
     const base = { rule: `condition-${item}`, area: 'donor' as const, source: SOURCE };
     if (!entry) {
       return {
@@ -42,7 +38,7 @@ export const conditionRules: readonly DonorRule[] = conditionItems.map((item) =>
         evidence,
         remedies: [],
       };
-    const { text, cost } = mend[item];
+    const remedies = [{ text: phrase`${mend}`, cost: entry.cost ?? usualCost, minutes: entry.minutes ?? usualMinutes }];
     if (entry.grade === 'needsWork')
       return {
         ...base,
@@ -50,7 +46,7 @@ export const conditionRules: readonly DonorRule[] = conditionItems.map((item) =>
         title: `${label}: needs work`,
         why: phrase`To be put right before the kit goes on.${noted}`,
         evidence,
-        remedies: [{ text: phrase`${text}`, cost }],
+        remedies,
       };
     return {
       ...base,
@@ -58,7 +54,7 @@ export const conditionRules: readonly DonorRule[] = conditionItems.map((item) =>
       title: `${label}: reject`,
       why: phrase`This alone rules the donor out until it is put right.${noted}`,
       evidence,
-      remedies: [{ text: phrase`${text}`, cost }],
+      remedies,
     };
   },
 }));

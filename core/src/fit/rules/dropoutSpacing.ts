@@ -23,6 +23,10 @@ const spreadLimit: Record<Material, number> = {
 /** Dropout spacing against the hub: equal, washers, springing by material, or no. */
 export const dropoutSpacing: KitRule = {
   id: RULE,
+  words: 'Dropout spacing',
+  group: 'axle',
+  fitCritical: true,
+  uses: ['rearDropoutSpacing', 'dropoutMaterial', 'frontDropoutSpacing', 'forkMaterial'],
   judge(context, kit) {
     const fit = kit.hub;
     if (!fit) return null;

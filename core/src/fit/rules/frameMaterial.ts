@@ -4,11 +4,16 @@ import { measureIt, surveyed, type KitRule } from '../rule.ts';
 
 const RULE = 'frame-material';
 const SOURCE =
-  'The refusing school on carbon: clamps and reaction torque crush it, cables saw it, and it fails unseen.';
+  'Two schools on carbon, see the setting. The refusing one: clamps and reaction torque crush it, cables saw it, and it fails unseen.';
 
-/** Carbon main frames are refused; the other school, mid-drive only with care, becomes a setting later. */
+/** Carbon main frames: refused, or by the other school a mid-drive only, with care. */
 export const frameMaterial: KitRule = {
   id: RULE,
+  words: 'Frame material',
+  group: 'frame',
+  fitCritical: true,
+  uses: ['frameMaterial', 'bracketKind'],
+  school: 'carbon',
   judge(context, kit) {
     const material = context.build.donor.survey.frameMaterial;
     const evidence: Evidence[] = [surveyed(context, 'frameMaterial')];
@@ -29,6 +34,32 @@ export const frameMaterial: KitRule = {
     }
     if (material.value === 'carbon') {
       const mid = kit.family === 'midDrive';
+      if (mid && context.build.schools.carbon === 'midOnly') {
+        const shell = context.build.donor.survey.bracketKind;
+        evidence.push(surveyed(context, 'bracketKind'));
+        if (!shell) {
+          return finding({
+            verdict: 'measure',
+            title: 'Carbon frame: is the shell lined with metal?',
+            why: phrase`By your school a carbon frame may carry a mid-drive if its shell is a threaded metal sleeve; that has not been looked at.`,
+            remedies: [measureIt('bracketKind')],
+          });
+        }
+        if (shell.value === 'threadedIso') {
+          return finding({
+            verdict: 'rework',
+            title: 'Carbon frame, mid-drive only with care',
+            why: phrase`By your school this goes with care: a threaded metal shell, the smallest motor, nothing clamped to a tube, a rubber pad where the case rests, and the tube looked at every month.`,
+            remedies: [
+              {
+                text: phrase`Line the rest with rubber, set the gentlest start, and look for cracks monthly.`,
+                cost: 6,
+                minutes: 30,
+              },
+            ],
+          });
+        }
+      }
       return finding({
         verdict: 'stop',
         title: 'Carbon frame',

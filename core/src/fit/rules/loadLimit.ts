@@ -9,6 +9,9 @@ const SOURCE = 'The system’s limit is the least of its parts’.';
 /** All that moves against the least of the vehicle's and the kit's limits. */
 export const loadLimit: KitRule = {
   id: RULE,
+  words: 'Load limit',
+  group: 'load',
+  uses: ['loadLimit', 'vehicleMass'],
   judge(context, kit) {
     const own = context.build.donor.survey.loadLimit;
     const evidence: Evidence[] = [

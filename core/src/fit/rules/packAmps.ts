@@ -10,6 +10,9 @@ const SOURCE =
 /** Continuous amps of cells and board against the controller's battery limit. */
 export const packAmps: PackRule = {
   id: RULE,
+  words: 'Amps',
+  group: 'pack',
+  uses: [],
   judge(_context, pack, kit) {
     if (!kit) return null;
     const cells = pack.parallel * pack.cellContinuousA;

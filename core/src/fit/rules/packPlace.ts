@@ -1,5 +1,5 @@
 import { BATTERY_CLEARANCE_WANTED, TAPE_TOLERANCE } from '../../constants.ts';
-import { hasBox } from '../../donor/donor.ts';
+import { hasBox } from '../../donor/kinds.ts';
 import { isProven } from '../../donor/entry.ts';
 import { placeInTriangle } from '../../layout/packInTriangle.ts';
 import type { Point } from '../../donor/geometry.ts';
@@ -44,6 +44,10 @@ export function chosenPlacement(context: FitContext, pack: Pack): PackPlacement 
 /** Battery outline with its slide-off travel in the place chosen, or in its best. */
 export const packPlace: PackRule = {
   id: RULE,
+  words: 'Room for the pack',
+  group: 'pack',
+  fitCritical: true,
+  uses: ['seatSide', 'topSide', 'downSide', 'seatTubeLength', 'rackLimit'],
   judge: (context, pack) => chosenPlacement(context, pack).finding,
 };
 

@@ -12,6 +12,10 @@ const CLASS_WIDTH = 0.12;
 /** Pack volts, full, nominal and at cut-off, against the kit's controller. */
 export const packVolts: PackRule = {
   id: RULE,
+  words: 'Volts',
+  group: 'pack',
+  fitCritical: true,
+  uses: [],
   judge(_context, pack, kit) {
     if (!kit) return null;
     const full = fullVolts(pack);

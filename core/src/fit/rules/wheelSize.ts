@@ -1,4 +1,4 @@
-import { hasPairedRearWheels } from '../../donor/donor.ts';
+import { hasPairedRearWheels } from '../../donor/kinds.ts';
 import { isProven } from '../../donor/entry.ts';
 import { amount, phrase } from '../../quantity/format.ts';
 import { tyreName } from '../../quantity/tyre.ts';
@@ -13,6 +13,10 @@ const LACING_COST = 85;
 /** The kit's wheel against the donor's bead seat; two driven wheels side by side take no single hub. */
 export const wheelSize: KitRule = {
   id: RULE,
+  words: 'Wheel size',
+  group: 'wheel',
+  fitCritical: true,
+  uses: ['rearTyre', 'frontTyre'],
   judge(context, kit) {
     const fit = kit.hub;
     if (!fit) return null;
@@ -49,6 +53,15 @@ export const wheelSize: KitRule = {
     }
     const bead = Math.round(tyre.value.beadM * 1000);
     if (beads.length > 0 && !beads.includes(bead)) {
+      // What another size brings with it, link by link, is judged by a rule of its own.
+      if (context.build.schools.wheelSize === 'smaller' && beads.some((b) => b < bead) && isProven(tyre)) {
+        return finding({
+          verdict: 'fits',
+          title: 'A smaller kit wheel, on purpose',
+          why: phrase`The donor’s bead seat is ${amount(bead / 1000, 'size')}, the kit comes in ${beads.join(', ')} mm; by your school that is meant.`,
+          remedies: [],
+        });
+      }
       const nearest = beads.reduce((a, b) => (Math.abs(b - bead) < Math.abs(a - bead) ? b : a));
       return finding({
         verdict: 'rework',

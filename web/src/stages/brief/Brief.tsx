@@ -3,6 +3,8 @@ import {
   amount,
   efforts,
   legalClasses,
+  mountings,
+  withLaws,
   purposes,
   purposeWords,
   surfaces,
@@ -20,6 +22,7 @@ import { StageHead } from '../../ui/StageHead.tsx';
 import { RoadDrawing } from './RoadDrawing.tsx';
 import { RoadPicker } from './RoadPicker.tsx';
 
+const mountingWords = { any: 'swings a leg over', lowStep: 'needs a low step', seated: 'needs to be seated' } as const;
 const effortWords: Record<Effort, string> = {
   none: 'none, throttle only',
   easy: 'easy, 50 W',
@@ -88,9 +91,37 @@ export function BriefStage() {
               className="wide"
               label="Rules to ride by"
               value={brief.legalClass}
-              data={legalClasses.map((c) => ({ value: c.id, label: c.name }))}
+              data={withLaws(legalClasses, build.ownLaws).map((c) => ({ value: c.id, label: c.name }))}
               onChange={(event) => edit('legalClass', { legalClass: event.currentTarget.value as Brief['legalClass'] })}
             />
+            <AmountField
+              label="Budget for parts"
+              dimension="money"
+              value={brief.budget}
+              min={0}
+              max={100_000}
+              placeholder="open"
+              onValue={(si) => edit('budget', { budget: si })}
+              onEmpty={() => edit('budget', { budget: null })}
+            />
+            <AmountField
+              label="Weigh at most"
+              dimension="mass"
+              digits={0}
+              value={brief.massTargetKg}
+              min={5}
+              max={150}
+              placeholder="open"
+              onValue={(si) => edit('massTargetKg', { massTargetKg: si })}
+              onEmpty={() => edit('massTargetKg', { massTargetKg: null })}
+            />
+            <div className="switches wide">
+              <Switch
+                label="A carrier brings lithium cells here"
+                checked={brief.lithiumDelivered}
+                onChange={(event) => edit('lithiumDelivered', { lithiumDelivered: event.currentTarget.checked })}
+              />
+            </div>
           </div>
         </section>
         <Riders />
@@ -258,6 +289,8 @@ function Riders() {
                     effort: 'easy',
                     factor: 1,
                     neverShifts: false,
+                    inseamM: null,
+                    mounting: 'any',
                   },
                 }),
               )
@@ -298,6 +331,23 @@ function Riders() {
           value={rider.effort}
           data={efforts.map((value) => ({ value, label: effortWords[value] }))}
           onChange={(event) => edit('effort', { effort: event.currentTarget.value as Effort })}
+        />
+        <AmountField
+          key={`inseam${brief.riding}`}
+          label="Inseam"
+          dimension="stature"
+          value={rider.inseamM}
+          min={0.3}
+          max={1.2}
+          placeholder="0.47 of the height"
+          onValue={(si) => edit('inseamM', { inseamM: si })}
+          onEmpty={() => edit('inseamM', { inseamM: null })}
+        />
+        <NativeSelect
+          label="Getting on"
+          value={rider.mounting}
+          data={mountings.map((value) => ({ value, label: mountingWords[value] }))}
+          onChange={(event) => edit('mounting', { mounting: event.currentTarget.value as (typeof mountings)[number] })}
         />
         <div className="switches">
           <Switch

@@ -1,17 +1,14 @@
-import { NativeSelect, TextInput } from '@mantine/core';
+import { Button, NativeSelect, TextInput } from '@mantine/core';
 import {
-  conditionGrades,
-  conditionItems,
-  conditionWords,
+  conditionItemsFor,
   itemsFor,
+  surveyGroups,
   surveyGroupWords,
   surveyItem,
   vehicleKinds,
   vehicleKindWords,
-  type ConditionGrade,
-  type Entry,
-  type Survey,
-  type SurveyGroup,
+  isProven,
+  type SurveyItem,
   type SurveyItemId,
   type VehicleKind,
 } from '@sprocket/core';
@@ -20,22 +17,23 @@ import { useLocation } from 'react-router';
 import { buildActions } from '../../app/buildSlice.ts';
 import { usePlan } from '../../app/PlanProvider.tsx';
 import { useApp, useBuild, useSend } from '../../app/store.ts';
-import { uiActions } from '../../app/uiSlice.ts';
+import { uiActions, type DonorView } from '../../app/uiSlice.ts';
 import { BikeDrawing } from '../../drawing/BikeDrawing.tsx';
 import { FindingList } from '../../ui/FindingList.tsx';
 import { StageHead } from '../../ui/StageHead.tsx';
+import { assumeOpen } from './assume.ts';
+import { Condition } from './Condition.tsx';
+import { Derived } from './Derived.tsx';
+import { FreeFrameEditor } from './FreeFrameEditor.tsx';
+import { HowTo } from './HowTo.tsx';
 import { SurveyField } from './SurveyField.tsx';
+import { TwoAnswers } from './TwoAnswers.tsx';
+import { useMeasureNext, WhatNext } from './WhatNext.tsx';
+import { WorthSheet } from './WorthSheet.tsx';
 
-/** Groups side by side, of about equal length; one under the other where there is no room. */
-const surveyColumns: readonly (readonly SurveyGroup[])[] = [
-  ['frame', 'bracket', 'inside'],
-  ['rear', 'front'],
-  ['gears', 'loads'],
-];
-
-/** Puts the cursor in an item's field. */
+/** Puts the cursor in an item's field, once it is on the page. */
 function focusItem(id: SurveyItemId): void {
-  document.getElementById(`item-${id}`)?.focus();
+  requestAnimationFrame(() => document.getElementById(`item-${id}`)?.focus());
 }
 
 /** The survey: what to measure, where to put the tape, and what each answer decides. */
@@ -44,25 +42,44 @@ export function DonorStage() {
   const plan = usePlan();
   const send = useSend();
   const { hash } = useLocation();
+  const view = useApp((state) => state.ui.donorView);
+  const lit = useApp((state) => state.ui.lit);
+  const next = useMeasureNext();
   const { donor } = build;
-  const items = itemsFor(donor);
   const { progress } = plan;
+  const items = itemsFor(donor);
+  const show = (to: DonorView): void => {
+    send(uiActions.donorViewed(to));
+  };
+  const goTo = (id: SurveyItemId): void => {
+    const item = surveyItem(id);
+    const here = (view === 'quick' && item.quick) || view === item.group;
+    if (!here) show(item.group);
+    send(uiActions.itemLit(id));
+    focusItem(id);
+  };
 
   useEffect(() => {
     const id = hash.slice(1);
-    if (items.some((item) => item.id === id)) focusItem(id as SurveyItemId);
+    if (items.some((item) => item.id === id)) goTo(id as SurveyItemId);
     // Only a new address moves the cursor.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [hash]);
+
+  const groups = surveyGroups.filter((group) => items.some((item) => item.group === group));
+  const shown: SurveyItem[] =
+    view === 'quick' ? items.filter((item) => item.quick) : items.filter((item) => item.group === view);
+  const looked = conditionItemsFor(donor.kind).filter((item) => donor.condition[item] !== undefined).length;
+  const howTo = lit && items.some((item) => item.id === lit) ? lit : (next?.[0]?.item ?? progress.open[0]);
 
   return (
     <>
       <StageHead title="Donor">
         What there is to convert: <strong className="marked">{vehicleKindWords[donor.kind].toLowerCase()}</strong>,{' '}
-        {progress.proven} of {progress.total} items measured
+        {progress.proven} of {progress.total} items proven
       </StageHead>
-      <BikeDrawing plan={plan} layers={['sizes']} sheet="sheet 2" onPick={focusItem} />
-      <HowTo />
+      <BikeDrawing plan={plan} layers={['sizes']} sheet="sheet 2" onPick={goTo} />
+      <TwoAnswers plan={plan} onWorth={() => show('worth')} />
       <div className="survey-head">
         <NativeSelect
           label="Kind of vehicle"
@@ -72,127 +89,121 @@ export function DonorStage() {
             send(buildActions.kindChosen({ field: 'kind', value: event.currentTarget.value as VehicleKind }))
           }
         />
+        <TextInput
+          label="What it is"
+          value={donor.description}
+          maxLength={500}
+          placeholder="In a line, as you would tell a friend"
+          onChange={(event) => send(buildActions.described({ field: 'description', value: event.currentTarget.value }))}
+        />
       </div>
-      <div className="survey">
-        {surveyColumns.map((groups, column) => (
-          <div key={column} className="survey-column">
-            {groups.map((group) => {
-              const here = items.filter((item) => item.group === group);
-              return here.length === 0 ? null : (
-                <section key={group} className="card survey-group" aria-labelledby={`group-${group}`}>
-                  <h2 id={`group-${group}`}>{surveyGroupWords[group]}</h2>
-                  {here.map((item) => (
-                    <SurveyField key={`${build.id}.${item.id}`} item={item} />
-                  ))}
-                </section>
-              );
-            })}
-            {column === surveyColumns.length - 1 ? <Condition /> : null}
-          </div>
-        ))}
+      <div className="walk" role="group" aria-label="Parts of the survey">
+        <Walk to="next" view={view} show={show} words="Measure next" />
+        <Walk
+          to="quick"
+          view={view}
+          show={show}
+          words="Quick look"
+          done={progress.quick.proven}
+          of={progress.quick.total}
+        />
+        {groups.map((group) => {
+          const here = items.filter((item) => item.group === group);
+          const done = here.filter((item) => isProven(donor.survey[item.id])).length;
+          return (
+            <Walk
+              key={group}
+              to={group}
+              view={view}
+              show={show}
+              words={surveyGroupWords[group]}
+              done={done}
+              of={here.length}
+            />
+          );
+        })}
+        <Walk
+          to="condition"
+          view={view}
+          show={show}
+          words="Condition"
+          done={looked}
+          of={conditionItemsFor(donor.kind).length}
+        />
+        {donor.kind === 'homeBuilt' ? (
+          <Walk to="frame-corners" view={view} show={show} words="Frame by its corners" />
+        ) : null}
+        <Walk to="derived" view={view} show={show} words="What follows" />
+        <Walk to="worth" view={view} show={show} words="Worth it" />
+      </div>
+      <div className="survey-body">
+        <div className="survey-left">
+          {view === 'next' ? (
+            <WhatNext next={next} />
+          ) : view === 'condition' ? (
+            <Condition />
+          ) : view === 'derived' ? (
+            <Derived sizes={plan.derived} onItem={goTo} />
+          ) : view === 'worth' ? (
+            <WorthSheet worth={plan.worth} />
+          ) : view === 'frame-corners' ? (
+            <FreeFrameEditor />
+          ) : (
+            <section className="card survey-group" aria-labelledby="survey-shown">
+              <div className="card-head">
+                <h2 id="survey-shown">
+                  {view === 'quick' ? 'Quick look: go or no-go, in a quarter of an hour' : surveyGroupWords[view]}
+                </h2>
+                <Button
+                  size="compact-sm"
+                  variant="subtle"
+                  onClick={() => send(buildActions.assumed({ field: 'survey.assume', value: assumeOpen(donor) }))}
+                >
+                  Fill what is open with common values, marked assumed
+                </Button>
+              </div>
+              <div className="survey-fields">
+                {shown.map((item) => (
+                  <SurveyField key={`${build.id}.${item.id}`} item={item} />
+                ))}
+              </div>
+            </section>
+          )}
+        </div>
+        {howTo && view !== 'worth' && view !== 'condition' && view !== 'derived' && view !== 'frame-corners' ? (
+          <HowTo id={howTo} next={lit !== howTo} />
+        ) : null}
       </div>
       <FindingList title="State of the donor" findings={plan.findings.filter((f) => f.area === 'donor')} />
     </>
   );
 }
 
-/** How to take the measurement in focus, and what goes wrong without it. */
-function HowTo() {
-  const lit = useApp((state) => state.ui.lit);
-  const plan = usePlan();
-  const { donor } = useBuild();
-  const send = useSend();
-  const next = lit ?? plan.progress.open[0];
-  if (!next)
-    return <p className="howto">Everything here is measured. Touch a field to read again how it was to be taken.</p>;
-  const item = surveyItem(next);
-  const entry = donor.survey[next] as Entry<unknown> | undefined;
-  return (
-    <div className="howto">
-      <strong aria-live="polite">
-        {lit ? item.label : `Next: ${item.label.toLowerCase()}`} <span className="quiet">· {item.tool}</span>
-      </strong>
-      <span>{item.how}</span>
-      {entry && lit ? (
-        <TextInput
-          key={next}
-          size="xs"
-          className="howto-note"
-          aria-label={`Note on ${item.label.toLowerCase()}`}
-          placeholder="A note, if it needs one"
-          maxLength={2000}
-          value={entry.note}
-          onChange={(event) =>
-            send(
-              buildActions.surveyed({
-                field: `survey.${next}.note`,
-                value: { id: next, entry: { ...entry, note: event.currentTarget.value } as Survey[typeof next] },
-              }),
-            )
-          }
-        />
-      ) : null}
-      <span className="quiet">{item.why}</span>
-    </div>
-  );
+interface WalkProps {
+  to: DonorView;
+  view: DonorView;
+  show: (to: DonorView) => void;
+  words: string;
+  done?: number;
+  of?: number;
 }
 
-const gradeWords: Record<ConditionGrade, string> = { sound: 'Sound', needsWork: 'Needs work', reject: 'Reject' };
-
-function Condition() {
-  const { condition } = useBuild().donor;
-  const send = useSend();
+/** One leg of the walk round the vehicle, with how much of it is done. */
+function Walk({ to, view, show, words, done, of }: WalkProps) {
+  const whole = done !== undefined && done === of;
   return (
-    <section className="card survey-group" aria-labelledby="group-condition">
-      <h2 id="group-condition">Condition</h2>
-      {conditionItems.map((item) => {
-        const entry = condition[item];
-        const { label, how } = conditionWords[item];
-        return (
-          <fieldset key={item} className="condition">
-            <legend>{label}</legend>
-            <p className="quiet">{how}</p>
-            <div className="pills">
-              {conditionGrades.map((grade) => (
-                <button
-                  key={grade}
-                  type="button"
-                  className={`pill pill-${grade}`}
-                  aria-pressed={entry?.grade === grade}
-                  onClick={() =>
-                    send(
-                      buildActions.conditionMarked({
-                        field: `condition.${item}`,
-                        value: { item, grade: entry?.grade === grade ? null : grade },
-                      }),
-                    )
-                  }
-                >
-                  {gradeWords[grade]}
-                </button>
-              ))}
-            </div>
-            {entry && entry.grade !== 'sound' ? (
-              <TextInput
-                size="xs"
-                aria-label={`Note on ${label}`}
-                placeholder="What and where"
-                value={entry.note}
-                maxLength={500}
-                onFocus={() => send(uiActions.itemLit(null))}
-                onChange={(event) =>
-                  send(
-                    buildActions.conditionMarked({
-                      field: `condition.${item}.note`,
-                      value: { item, grade: entry.grade, note: event.currentTarget.value },
-                    }),
-                  )
-                }
-              />
-            ) : null}
-          </fieldset>
-        );
-      })}
-    </section>
+    <button
+      type="button"
+      className={`leg${whole ? ' leg-done' : ''}`}
+      aria-pressed={view === to}
+      onClick={() => show(to)}
+    >
+      {words}
+      {done === undefined || of === undefined ? null : (
+        <span className="leg-count num">
+          {done}/{of}
+        </span>
+      )}
+    </button>
   );
 }

@@ -26,6 +26,9 @@ const provenanceLabels: Record<Provenance, string> = {
   assumed: 'assumed',
 };
 
+/** Day of an edit. */
+const today = (): string => new Date().toISOString().slice(0, 10);
+
 /** One item of the survey: its value as typed, where it came from, and its light on the drawing. */
 export const SurveyField = memo(function SurveyField({ item }: { item: SurveyItem }) {
   const send = useSend();
@@ -40,6 +43,7 @@ export const SurveyField = memo(function SurveyField({ item }: { item: SurveyIte
       unit,
       provenance: entry?.provenance ?? 'measured',
       note: entry?.note ?? '',
+      on: today(),
     };
     send(
       buildActions.surveyed({

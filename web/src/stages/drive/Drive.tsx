@@ -1,6 +1,6 @@
 import { Button, NativeSelect, Switch } from '@mantine/core';
-import { amount, driveFamilyWords, type KitCandidate, type Part } from '@sprocket/core';
-import { useEffect } from 'react';
+import { amount, driveFamilyWords, type DriveFamily, type KitCandidate, type Part } from '@sprocket/core';
+import { useEffect, useState } from 'react';
 import { Link, useLocation, useParams } from 'react-router';
 import { buildActions } from '../../app/buildSlice.ts';
 import { usePlan } from '../../app/PlanProvider.tsx';
@@ -8,9 +8,12 @@ import { useApp, useBuild, useSend } from '../../app/store.ts';
 import { BikeDrawing } from '../../drawing/BikeDrawing.tsx';
 import { AmountField } from '../../ui/AmountField.tsx';
 import { FindingLine, FindingList } from '../../ui/FindingList.tsx';
+import { OrderMark } from '../../ui/OrderMark.tsx';
 import { Say, Show } from '../../ui/Show.tsx';
 import { StageHead } from '../../ui/StageHead.tsx';
 import { VerdictMark } from '../../ui/Verdict.tsx';
+import { Families } from './Families.tsx';
+import { Matrix } from './Matrix.tsx';
 
 /** Scrolls to what the address names. */
 export function useScrollToHash(): void {
@@ -39,6 +42,9 @@ export function DriveStage() {
   const keepOwn = useKeepOwn();
   const { kit } = plan.chosen;
   const chosen = plan.kits.find((k) => k.kit.id === kit?.id);
+  const [family, setFamily] = useState<DriveFamily | null>(null);
+  const [matrix, setMatrix] = useState(false);
+  const shown = plan.kits.filter((k) => family === null || k.kit.family === family);
   const mine = plan.findings.filter((f) => f.area === 'drive');
   const choose = (k: KitCandidate | null): void => {
     if (k) keepOwn(k.kit);
@@ -72,7 +78,7 @@ export function DriveStage() {
               onValue={(si) => send(buildActions.chose({ field: 'choice.assist', value: { assistLimitMs: si } }))}
               onEmpty={() => send(buildActions.chose({ field: 'choice.assist', value: { assistLimitMs: null } }))}
             />
-            {kit.hub ? (
+            {kit.hub || kit.mid ? (
               <NativeSelect
                 label="Torque arms planned"
                 value={String(build.choice.torqueArms)}
@@ -105,17 +111,30 @@ export function DriveStage() {
           </div>
         </section>
       ) : null}
+      {kit ? <OrderMark part={kit.id} name={kit.name} holding={plan.holdingBack.kit} /> : null}
+      <Families plan={plan} shown={family} onShow={setFamily} />
       <FindingList title={kit ? `${kit.name} on this donor` : 'On this donor'} findings={mine} />
-      <section aria-labelledby="drive-kits">
+      <div className="walk" role="group" aria-label="Kits shown as">
+        <button type="button" className="leg" aria-pressed={!matrix} onClick={() => setMatrix(false)}>
+          Kits, one by one
+        </button>
+        <button type="button" className="leg" aria-pressed={matrix} onClick={() => setMatrix(true)}>
+          Matrix of kits and rules
+        </button>
+      </div>
+      {matrix ? <Matrix kits={shown} chosenId={kit?.id ?? null} /> : null}
+      <section hidden={matrix} aria-labelledby="drive-kits">
         <div className="section-head">
-          <h2 id="drive-kits">Every kit on this donor</h2>
+          <h2 id="drive-kits">
+            {family ? `Every ${driveFamilyWords[family]} on this donor` : 'Every kit on this donor'}
+          </h2>
           <span className="quiet">
             {plan.kits.length} on the shelf, {plan.kits.filter((k) => k.verdict !== 'stop').length} could go on ·{' '}
             <Link to={`/build/${buildId}/shelf`}>add your own</Link>
           </span>
         </div>
         <ul className="candidates">
-          {plan.kits.map((k) => (
+          {shown.map((k) => (
             <KitCard
               key={k.kit.id}
               candidate={k}
@@ -199,7 +218,8 @@ function KitCard({
         </Button>
         <details className="reasons">
           <summary>
-            all {findings.length} reasons<span className="sr"> on {kit.name}</span>
+            {verdict === 'stop' ? 'why not, and ' : ''}all {findings.length} reasons
+            <span className="sr"> on {kit.name}</span>
           </summary>
           <ul className="finding-list">
             {findings.map((f) => (

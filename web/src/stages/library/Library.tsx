@@ -3,7 +3,7 @@ import { notifications } from '@mantine/notifications';
 import {
   newBuild,
   planBuild,
-  readBuildFile,
+  readBuildFileWithPhotos,
   vehicleKindWords,
   writeBuildFile,
   type Build,
@@ -19,6 +19,7 @@ import { amountText } from '@sprocket/core';
 import { saveNow } from '../../storage/autosave.ts';
 import { db } from '../../storage/db.ts';
 import { loadDemo } from '../../storage/demo.ts';
+import { photosOf, putPhotos } from '../../storage/photos.ts';
 import { downloadText } from '../../ui/download.ts';
 import { Mark } from '../../ui/Mark.tsx';
 import { Problems } from '../../ui/Problems.tsx';
@@ -49,17 +50,17 @@ export function Library() {
   };
   const bringIn = async (file: File | null): Promise<void> => {
     if (!file) return;
-    const read = readBuildFile(await file.text());
+    const read = readBuildFileWithPhotos(await file.text());
     if (!read.ok) {
       setProblems({ file: file.name, list: read.problems });
       return;
     }
     setProblems(null);
-    const taken = await db.builds.get(read.value.id);
-    const build = taken
-      ? { ...read.value, id: crypto.randomUUID(), name: `${read.value.name} (brought in)` }
-      : read.value;
+    const { build: brought, photos } = read.value;
+    const taken = await db.builds.get(brought.id);
+    const build = taken ? { ...brought, id: crypto.randomUUID(), name: `${brought.name} (brought in)` } : brought;
     await add(build);
+    await putPhotos(build.id, photos);
     notifications.show({ message: `“${build.name}” is on the bench.`, color: 'teal' });
   };
 
@@ -189,9 +190,11 @@ function BuildRow({ build, onDelete }: { build: Build; onDelete: () => void }) {
   };
   const copy = async (variant: boolean): Promise<void> => {
     const now = new Date().toISOString();
+    const id = crypto.randomUUID();
+    await putPhotos(id, await photosOf(build.id));
     await db.builds.put({
       ...build,
-      id: crypto.randomUUID(),
+      id,
       name: variant ? build.name : `${build.name}, copy`,
       variant: variant ? String.fromCharCode((build.variant.charCodeAt(0) || 64) + 1) : build.variant,
       createdAt: now,
@@ -266,7 +269,20 @@ function BuildRow({ build, onDelete }: { build: Build; onDelete: () => void }) {
           <Menu.Item onClick={() => setNameNext(true)}>Rename</Menu.Item>
           <Menu.Item onClick={() => void copy(false)}>Duplicate</Menu.Item>
           <Menu.Item onClick={() => void copy(true)}>New variant</Menu.Item>
-          <Menu.Item onClick={() => downloadText(`${fileName(build)}.json`, writeBuildFile(build), 'application/json')}>
+          <Menu.Item
+            onClick={() =>
+              void photosOf(build.id).then((photos) =>
+                downloadText(
+                  `${fileName(build)}.json`,
+                  writeBuildFile(
+                    build,
+                    photos.map(({ item, on, dataUrl }) => ({ item, on, dataUrl })),
+                  ),
+                  'application/json',
+                ),
+              )
+            }
+          >
             Save as a build file
           </Menu.Item>
           <Menu.Item onClick={onDelete}>Delete</Menu.Item>

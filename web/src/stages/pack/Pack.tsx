@@ -7,6 +7,7 @@ import { useBuild, useSend, useUnits } from '../../app/store.ts';
 import { BikeDrawing } from '../../drawing/BikeDrawing.tsx';
 import { MiniBike } from '../../drawing/MiniBike.tsx';
 import { FindingLine, FindingList } from '../../ui/FindingList.tsx';
+import { OrderMark } from '../../ui/OrderMark.tsx';
 import { Say, Show } from '../../ui/Show.tsx';
 import { StageHead } from '../../ui/StageHead.tsx';
 import { VerdictMark } from '../../ui/Verdict.tsx';
@@ -65,6 +66,7 @@ export function PackStage() {
           </div>
         </section>
       ) : null}
+      {pack ? <OrderMark part={pack.id} name={pack.name} holding={plan.holdingBack.pack} /> : null}
       <FindingList
         title={pack ? `${pack.name} in this build` : 'In this build'}
         findings={plan.findings.filter((f) => f.area === 'pack')}

@@ -1,0 +1,115 @@
+import type { Survey } from '../donor.ts';
+import { isProven, type Entry } from '../entry.ts';
+import type { CommonFrame } from '../common.ts';
+import type { VehicleKind } from '../kinds.ts';
+
+/** A point in the side view, m: x forward from the rear axle, y up from the ground. */
+export interface Point {
+  x: number;
+  y: number;
+}
+
+/** How sure a drawn figure is. */
+export type Basis = 'measured' | 'assumed';
+
+export interface Tube {
+  name: string;
+  points: Point[];
+  diameterM: number;
+  /** Smooth curve through the points rather than straight runs. */
+  curved?: boolean;
+  layer: 'behind' | 'frame' | 'fork' | 'bar';
+}
+
+/** The frame's inside: corners at the bracket, at the seat tube's upper end, at the head. */
+export interface InnerTriangle {
+  bracket: Point;
+  seat: Point;
+  head: Point;
+  seatSideM: number;
+  topSideM: number;
+  downSideM: number;
+  basis: Basis;
+}
+
+/** A figure and how it is known. */
+export interface Picked {
+  value: number;
+  basis: Basis;
+}
+
+/** The entry's value, or the common one where there is none. */
+export function pick(e: Entry<number> | undefined, otherwise: number): Picked {
+  return e === undefined
+    ? { value: otherwise, basis: 'assumed' }
+    : { value: e.value, basis: isProven(e) ? 'measured' : 'assumed' };
+}
+
+/** What every kind's frame is drawn from. */
+export interface FrameBase {
+  kind: VehicleKind;
+  survey: Survey;
+  common: CommonFrame;
+  rearAxle: Point;
+  frontAxle: Point;
+  bracket: Point;
+  rearRadiusM: number;
+  frontRadiusM: number;
+  /** Unit vector up the seat tube. */
+  seatDir: Point;
+  seatTop: Point;
+  seatTubeM: number;
+  /** Where the steering axis' foot lies: behind the front axle by the fork's offset. */
+  forkFoot: Point;
+}
+
+/** What a kind adds to the base: tubes, head, and whatever only it has. */
+export interface FrameParts {
+  tubes: Tube[];
+  headBottom: Point;
+  headTop: Point;
+  triangle?: InnerTriangle;
+  box?: Point[];
+  seat?: Point[];
+  /** Where the rider sits and holds, if not on saddle and bars as usual. */
+  sitAt?: Point;
+  holdAt?: Point;
+  secondCrank?: Point;
+  secondSaddle?: Point;
+  shock?: { from: Point; to: Point };
+  hinge?: Point;
+  rackDeck?: { from: Point; to: Point };
+  /** The kind draws its own fork and bars. */
+  ownFork?: boolean;
+  ownBars?: boolean;
+  barStyle?: 'drop' | 'upright' | 'flat';
+  problem?: string;
+}
+
+/** Half of a common 31 mm tube, m, for lines of the drawing only. */
+export const HALF_TUBE = 0.0155;
+
+export const add = (a: Point, b: Point): Point => ({ x: a.x + b.x, y: a.y + b.y });
+export const sub = (a: Point, b: Point): Point => ({ x: a.x - b.x, y: a.y - b.y });
+export const scale = (a: Point, k: number): Point => ({ x: a.x * k, y: a.y * k });
+export const lengthOf = (a: Point): number => Math.hypot(a.x, a.y);
+export const unit = (a: Point): Point => scale(a, 1 / (lengthOf(a) || 1));
+export const left = (a: Point): Point => ({ x: -a.y, y: a.x });
+export const toward = (a: Point, b: Point, share: number): Point => add(a, scale(sub(b, a), share));
+
+export function rotate(a: Point, by: number): Point {
+  const c = Math.cos(by);
+  const s = Math.sin(by);
+  return { x: a.x * c - a.y * s, y: a.x * s + a.y * c };
+}
+
+/** Shorthand for a tube. */
+export function tube(name: string, layer: Tube['layer'], diameterM: number, points: Point[], curved = false): Tube {
+  return { name, layer, diameterM, points, ...(curved ? { curved } : {}) };
+}
+
+/** Unit vector up a steering axis of an angle from the ground, degrees. */
+export function steeringAxis(degrees: number): Point {
+  const angle = (degrees * Math.PI) / 180;
+  return { x: -Math.cos(angle), y: Math.sin(angle) };
+}

@@ -1,0 +1,92 @@
+/** What sets one kind of vehicle apart from another, as far as survey, drawing and rules care. */
+export const vehicleKinds = [
+  'diamond',
+  'mixte',
+  'stepThrough',
+  'folding',
+  'fullSuspension',
+  'fat',
+  'tandem',
+  'longtail',
+  'boxBike',
+  'recumbent',
+  'deltaTrike',
+  'tadpoleTrike',
+  'homeBuilt',
+] as const;
+export type VehicleKind = (typeof vehicleKinds)[number];
+
+interface KindTraits {
+  words: string;
+  /** A main triangle that a pack could go in. */
+  triangle: boolean;
+  /** Two wheels side by side, and at which end. */
+  paired: 'none' | 'front' | 'rear';
+  /** A box or deck that belongs to the vehicle. */
+  box: boolean;
+  hinge: boolean;
+  rearShock: boolean;
+  /** Cranks for two riders. */
+  twoCranks: boolean;
+  /** Straddled on a saddle, or sat in. */
+  seat: 'saddle' | 'seat';
+  /** Cranks ahead of the rider on a boom, with a long chain. */
+  boom: boolean;
+}
+
+const bike: KindTraits = {
+  words: '',
+  triangle: false,
+  paired: 'none',
+  box: false,
+  hinge: false,
+  rearShock: false,
+  twoCranks: false,
+  seat: 'saddle',
+  boom: false,
+};
+
+export const kindTraits: Record<VehicleKind, KindTraits> = {
+  diamond: { ...bike, words: 'Diamond frame', triangle: true },
+  mixte: { ...bike, words: 'Mixte', triangle: true },
+  stepThrough: { ...bike, words: 'Step-through' },
+  folding: { ...bike, words: 'Folding bike', hinge: true },
+  fullSuspension: { ...bike, words: 'Full suspension', triangle: true, rearShock: true },
+  fat: { ...bike, words: 'Fat bike', triangle: true },
+  tandem: { ...bike, words: 'Tandem', triangle: true, twoCranks: true },
+  longtail: { ...bike, words: 'Longtail cargo bike', triangle: true },
+  boxBike: { ...bike, words: 'Box bike, two wheels', box: true },
+  recumbent: { ...bike, words: 'Recumbent, two wheels', seat: 'seat', boom: true },
+  deltaTrike: { ...bike, words: 'Upright trike, two wheels behind', paired: 'rear', box: true },
+  tadpoleTrike: { ...bike, words: 'Recumbent trike, two wheels in front', paired: 'front', seat: 'seat', boom: true },
+  homeBuilt: { ...bike, words: 'Home-built, drawn by its corners' },
+};
+
+export const vehicleKindWords: Record<VehicleKind, string> = Object.fromEntries(
+  vehicleKinds.map((kind) => [kind, kindTraits[kind].words]),
+) as Record<VehicleKind, string>;
+
+/** True for vehicles with two wheels side by side behind. */
+export function hasPairedRearWheels(kind: VehicleKind): boolean {
+  return kindTraits[kind].paired === 'rear';
+}
+
+/** True where the frame has an inside that a battery could go in. */
+export function hasMainTriangle(kind: VehicleKind): boolean {
+  return kindTraits[kind].triangle;
+}
+
+/** True where a box or deck belongs to the vehicle. */
+export function hasBox(kind: VehicleKind): boolean {
+  return kindTraits[kind].box;
+}
+
+/** True for any vehicle on three wheels. */
+export function isTrike(kind: VehicleKind): boolean {
+  return kindTraits[kind].paired !== 'none';
+}
+
+/** Kinds that pass a test of their traits. */
+export function kindsWith(test: (traits: KindTraits) => boolean): readonly VehicleKind[] {
+  return vehicleKinds.filter((kind) => test(kindTraits[kind]));
+}

@@ -1,0 +1,50 @@
+import { amount, phrase } from '../../quantity/format.ts';
+import { kitRule, remedy } from '../say.ts';
+
+/** Where a torque arm is held: an eyelet, or a clamp round a stay that suits it. */
+export const armAnchor = kitRule(
+  {
+    id: 'arm-anchor',
+    words: 'Where arms hold',
+    group: 'axle',
+    uses: ['rearEyelets', 'frontEyelets', 'chainstayDiameter'],
+    source: 'An arm bolts to an eyelet or clamps round a stay of 14 to 26 mm.',
+  },
+  ({ build }, kit, say) => {
+    const fit = kit.hub;
+    if (!fit || build.choice.torqueArms === 0) return null;
+    const rear = fit.place === 'rear';
+    const eyes = say.need(rear ? 'rearEyelets' : 'frontEyelets');
+    if (eyes === undefined)
+      return say.open(
+        'Nothing known to hold the arm',
+        phrase`${build.choice.torqueArms} torque arm${build.choice.torqueArms === 1 ? ' is' : 's are'} planned; where the other end is held has not been looked at.`,
+      );
+    if (eyes === 'none') {
+      if (!rear)
+        return say.rework(
+          'The arm clamps round the fork leg',
+          phrase`There is no eyelet at the tip.`,
+          remedy(
+            phrase`Use an arm with two hose-type clamps, rubber under neither: metal to metal, checked at 50 km.`,
+            { cost: 8, minutes: 25, part: 'clamp' },
+          ),
+        );
+      const stay = say.need('chainstayDiameter');
+      if (stay === undefined)
+        return say.open('Chainstay not measured for a clamp', phrase`With no eyelet the arm clamps round the stay.`);
+      if (stay < 0.014 || stay > 0.026)
+        return say.rework(
+          'The stay suits no common clamp',
+          phrase`${amount(stay, 'size')} across; clamps come for 14 to 26 mm.`,
+          remedy(phrase`Make a strap of 4 mm plate to fit the stay.`, {
+            cost: 12,
+            minutes: 90,
+            tool: 'hacksaw and file',
+          }),
+        );
+      return say.fits('The arm clamps round the stay', phrase`No eyelet; the stay is ${amount(stay, 'size')} across.`);
+    }
+    return say.fits('The arm bolts to an eyelet', phrase`${eyes === 'two' ? 'Two eyelets' : 'One eyelet'} a side.`);
+  },
+);

@@ -1,0 +1,76 @@
+import { amount, phrase } from '../../quantity/format.ts';
+import { partData, ruleFigure } from '../rule.ts';
+import { askFor, kitRule, remedy } from '../say.ts';
+
+/** Thickness of one torque arm and of a claw hanger on the axle, m. Source: project, common parts. */
+const ARM = 0.004;
+const CLAW = 0.0035;
+/** Missing thread that a thinner washer or longer nut makes up, m. Source: project. */
+const MADE_UP = 0.002;
+
+/** The stack on each axle end: washers, arm, dropout, hanger and nut, with thread left over or missing. */
+export const axleStack = kitRule(
+  {
+    id: 'axle-stack',
+    words: 'Stack on the axle',
+    group: 'axle',
+    uses: ['rearDropoutThickness', 'frontDropoutThickness', 'hanger'],
+    source: 'Axle beyond the hub’s face less everything that goes on it; a nut wants all its thread.',
+    fitCritical: true,
+  },
+  ({ build }, kit, say) => {
+    const fit = kit.hub;
+    if (!fit) return null;
+    const rear = fit.place === 'rear';
+    const thick = say.need(rear ? 'rearDropoutThickness' : 'frontDropoutThickness');
+    if (!fit.axleOutM || !fit.stackM)
+      return say.open(
+        'How long the axle is is not known',
+        phrase`The kit’s data does not give the axle beyond its faces.`,
+        askFor('the axle’s length beyond each face, and the thickness of its washers and nuts'),
+      );
+    if (thick === undefined)
+      return say.open(
+        'Dropout thickness not measured',
+        phrase`Washers, arm, dropout and nut share ${amount(Math.min(fit.axleOutM.left, fit.axleOutM.right), 'size')} of axle.`,
+      );
+    const claw = rear && say.look('hanger') === 'claw' ? CLAW : 0;
+    const arms = build.choice.torqueArms;
+    // One arm goes on the left, where there is no hanger; a second on the right.
+    const left = fit.axleOutM.left - fit.stackM.left - thick - (arms > 0 ? ARM : 0);
+    const right = fit.axleOutM.right - fit.stackM.right - thick - (arms > 1 ? ARM : 0) - claw;
+    const tight = Math.min(left, right);
+    const side = left <= right ? 'left' : 'right';
+    say.because(
+      partData(
+        'Axle beyond the face, left and right',
+        `${Math.round(fit.axleOutM.left * 1000)} and ${Math.round(fit.axleOutM.right * 1000)} mm`,
+      ),
+      partData(
+        'Washers and nut, left and right',
+        `${Math.round(fit.stackM.left * 1000)} and ${Math.round(fit.stackM.right * 1000)} mm`,
+      ),
+      ruleFigure('Torque arms planned', String(arms)),
+      ruleFigure(`Thread left, ${side}`, amount(tight, 'size')),
+    );
+    if (tight < -MADE_UP)
+      return say.stop(
+        'The axle is too short for the stack',
+        phrase`On the ${side} the nut would lack ${amount(-tight, 'size')} of thread: it strips at the first hard start.`,
+        remedy(phrase`Choose a hub with a longer axle, or a torque arm that takes the washer’s place.`),
+      );
+    if (tight < 0)
+      return say.rework(
+        'The nut lacks a little thread',
+        phrase`On the ${side} ${amount(-tight, 'size')} of thread is missing.`,
+        remedy(
+          phrase`Take out the inner washer or fit an arm that replaces it, and see a full turn of thread past the nut.`,
+          { cost: 4, minutes: 15, part: 'thin washer' },
+        ),
+      );
+    return say.fits(
+      'Everything goes on the axle',
+      phrase`${amount(tight, 'size')} of thread to spare on the ${side}, the tighter side.`,
+    );
+  },
+);

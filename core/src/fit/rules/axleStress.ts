@@ -1,0 +1,74 @@
+import { kitPeakTorque } from '../../drive/kitTorque.ts';
+import { amount, phrase } from '../../quantity/format.ts';
+import { partData, ruleFigure } from '../rule.ts';
+import { kitRule, remedy } from '../say.ts';
+
+/** Pressure a slot's edges bear again and again, Pa. Source: project; about half of yield of mild steel and of 6061. */
+const BEARS = { steel: 130e6, aluminium: 70e6, titanium: 140e6, carbon: 0 } as const;
+/** Part of the torque that each arm takes off the slot. Source: project. */
+const ARM_SHARE = 0.45;
+/** Deepest contact reckoned with, m: the flats end there. */
+const CONTACT = 0.012;
+
+/** Stress on the slot's edges: torque ÷ (flat width · depth in contact · thickness · ½), less what the arms take. */
+export const axleStress = kitRule(
+  {
+    id: 'axle-stress',
+    words: 'Stress on the slot',
+    group: 'axle',
+    uses: [
+      'rearDropoutThickness',
+      'frontDropoutThickness',
+      'rearSlotDepth',
+      'frontSlotDepth',
+      'dropoutMaterial',
+      'forkMaterial',
+    ],
+    source: 'docs/models.md, axle; bearing pressure held to half of yield.',
+  },
+  ({ build }, kit, say) => {
+    const fit = kit.hub;
+    if (!fit) return null;
+    const rear = fit.place === 'rear';
+    const material = say.need(rear ? 'dropoutMaterial' : 'forkMaterial');
+    const thick = say.need(rear ? 'rearDropoutThickness' : 'frontDropoutThickness');
+    const depth = say.need(rear ? 'rearSlotDepth' : 'frontSlotDepth');
+    const torque = kitPeakTorque(kit);
+    say.because(partData('Peak torque', amount(torque, 'torque')));
+    if (material === undefined || thick === undefined || depth === undefined)
+      return say.open(
+        'Stress on the slot not known',
+        phrase`${amount(torque, 'torque')} works on the slot’s edges; thickness, depth and material decide whether they bear it.`,
+      );
+    if (material === 'carbon') return null;
+    const arms = build.choice.torqueArms;
+    const stress = torque / (fit.axleFlatsM * Math.min(depth, CONTACT) * thick * 0.5);
+    const left = stress * Math.max(0.1, 1 - arms * ARM_SHARE);
+    const bears = BEARS[material];
+    const mpa = (pa: number): string => `${Math.round(pa / 1e6)} MPa`;
+    say.because(
+      ruleFigure('With no arm', mpa(stress)),
+      ruleFigure(`With ${arms}`, mpa(left)),
+      ruleFigure('Borne again and again', mpa(bears)),
+    );
+    if (left > bears * 1.5 && arms >= 2)
+      return say.stop(
+        'The slot does not bear this torque',
+        phrase`Even with two arms ${mpa(left)} is left on ${material} that bears ${mpa(bears)}.`,
+        remedy(phrase`Choose a weaker motor, or a mid-drive.`),
+      );
+    if (left > bears)
+      return say.rework(
+        'Too much for the slot alone',
+        phrase`${mpa(left)} on ${material} that bears ${mpa(bears)} again and again, with ${arms} arm${arms === 1 ? '' : 's'}.`,
+        remedy(
+          phrase`${arms === 0 ? 'Fit a torque arm.' : arms === 1 ? 'Fit a second torque arm, or set a lower phase current.' : 'Set a lower phase current.'}`,
+          { cost: 24, minutes: 30, part: 'torque arm' },
+        ),
+      );
+    return say.fits(
+      'The slot bears the torque',
+      phrase`${mpa(left)} with ${arms} arm${arms === 1 ? '' : 's'}, where ${material} bears ${mpa(bears)}.`,
+    );
+  },
+);

@@ -1,0 +1,114 @@
+import type { Survey } from '../../donor/donor.ts';
+import type { KitRule } from '../rule.ts';
+import { amount, phrase } from '../../quantity/format.ts';
+import { ruleFigure } from '../rule.ts';
+import { askFor, kitRule, remedy } from '../say.ts';
+
+/** What things take of a bar, m. Source: project, common controls measured. */
+const TAKES = {
+  lever: 0.022,
+  leverWithShifter: 0.05,
+  trigger: 0.03,
+  twist: 0.075,
+  thumb: 0.018,
+  bell: 0.02,
+} as const;
+
+/** One thing on the bar, with its length along it, from the end inward. */
+interface OnBar {
+  what: string;
+  lengthM: number;
+}
+
+/** What sits on one side of the bar with a kit fitted. */
+function onBar(survey: Survey, side: 'left' | 'right', kit: Parameters<KitRule['judge']>[1]): OnBar[] {
+  const out: OnBar[] = [];
+  const grip = survey.gripLength?.value ?? 0.13;
+  const shifter = survey[side === 'left' ? 'leftShifter' : 'rightShifter']?.value;
+  const lever = survey[side === 'left' ? 'leftLever' : 'rightLever']?.value;
+  const controls = kit.controls;
+  const throttleHere = side === 'right' && controls !== undefined && controls.throttleKind !== 'none';
+  if (throttleHere && controls.throttleKind === 'twist') {
+    out.push(
+      { what: 'twist throttle', lengthM: controls.throttleM },
+      { what: 'grip, cut', lengthM: Math.max(0.09, grip - controls.throttleM) },
+    );
+  } else {
+    out.push({ what: 'grip', lengthM: grip });
+    if (throttleHere) out.push({ what: 'thumb throttle', lengthM: controls.throttleM });
+  }
+  if (shifter === 'twist') out.push({ what: 'twist shifter', lengthM: TAKES.twist });
+  if (lever !== undefined && lever !== 'none')
+    out.push({ what: 'brake lever', lengthM: lever === 'withShifter' ? TAKES.leverWithShifter : TAKES.lever });
+  if (shifter === 'trigger') out.push({ what: 'trigger shifter', lengthM: TAKES.trigger });
+  if (shifter === 'thumb') out.push({ what: 'thumb shifter', lengthM: TAKES.thumb });
+  if (side === 'left' && controls) {
+    if (controls.keypadM > 0) out.push({ what: 'keypad', lengthM: controls.keypadM });
+    out.push({ what: 'bell', lengthM: TAKES.bell });
+  }
+  return out;
+}
+
+function barRoom(side: 'left' | 'right'): KitRule {
+  const barItem = side === 'left' ? 'barLeft' : 'barRight';
+  const shiftItem = side === 'left' ? 'leftShifter' : 'rightShifter';
+  const leverItem = side === 'left' ? 'leftLever' : 'rightLever';
+  return kitRule(
+    {
+      id: `bar-${side}`,
+      words: `Bar, ${side}`,
+      group: 'controls',
+      uses: [barItem, 'gripLength', shiftItem, leverItem],
+      source: 'Grip, lever, shifter, throttle and keypad laid out along the straight of the bar.',
+    },
+    ({ build }, kit, say) => {
+      const shape = build.donor.survey.barShape?.value;
+      if (shape === 'drop' || shape === 'sideSticks') return null;
+      const straight = say.need(barItem);
+      say.look('gripLength');
+      say.need(shiftItem);
+      say.need(leverItem);
+      if (!kit.controls)
+        return say.open(
+          'What goes on the bar is not known',
+          phrase`The kit’s data does not list its controls.`,
+          askFor('the length of throttle and keypad along the bar'),
+        );
+      const things = onBar(build.donor.survey, side, kit);
+      const sum = things.reduce((total, t) => total + t.lengthM, 0);
+      const list = things.map((t) => `${t.what} ${Math.round(t.lengthM * 1000)}`).join(', ');
+      say.because(ruleFigure('Laid out from the end, mm', list), ruleFigure('Together', amount(sum, 'size')));
+      if (straight === undefined)
+        return say.open(`Bar not measured, ${side}`, phrase`${list} mm want ${amount(sum, 'size')} of straight bar.`);
+      const spare = straight - sum;
+      if (spare < -0.03)
+        return say.rework(
+          `No room on the ${side} of the bar`,
+          phrase`${amount(sum, 'size')} of controls on ${amount(straight, 'size')}: ${amount(-spare, 'size')} too long.`,
+          remedy(phrase`Move keypad or bell to the stem, choose shorter grips, or a longer bar.`, {
+            cost: 24,
+            minutes: 40,
+            part: side === 'right' ? 'half grip' : 'stem bracket',
+          }),
+        );
+      if (spare < 0)
+        return say.rework(
+          `Tight on the ${side} of the bar`,
+          phrase`${amount(-spare, 'size')} more than the straight has.`,
+          remedy(phrase`A half grip, or clamp over the start of the bend if the clamp is narrow.`, {
+            cost: 8,
+            minutes: 20,
+            part: 'half grip',
+          }),
+        );
+      return say.fits(
+        `Room on the ${side} of the bar`,
+        phrase`${amount(spare, 'size')} to spare of ${amount(straight, 'size')}.`,
+      );
+    },
+  );
+}
+
+/** Left and right of the bar, laid out in mm. */
+export const barLeft = barRoom('left');
+export const barRight = barRoom('right');

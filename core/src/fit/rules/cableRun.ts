@@ -1,0 +1,62 @@
+import { amount, phrase } from '../../quantity/format.ts';
+import { partData } from '../rule.ts';
+import { askFor, kitRule, remedy } from '../say.ts';
+
+/** Cables and the motor: what would be sawn, squeezed or led anew. */
+export const cableRun = kitRule(
+  {
+    id: 'cable-run',
+    words: 'Cable runs',
+    group: 'frame',
+    uses: ['cableRun', 'cablePort'],
+    source: 'Workshop practice; a plug must pass the port it is led through.',
+  },
+  (_context, kit, say) => {
+    const run = say.need('cableRun');
+    if (run === undefined)
+      return say.open('Cable runs not followed', phrase`Where the cables run decides where the new leads may go.`);
+    if (run === 'underBracket' && kit.mid)
+      return say.rework(
+        'Cables under the bracket',
+        phrase`They run under the shell, where a mid-drive’s case sits.`,
+        remedy(phrase`Lead the gear cable along the top or the down tube’s side.`, {
+          cost: 9,
+          minutes: 40,
+          part: 'cable liner',
+        }),
+      );
+    if (run === 'internal') {
+      const plug = kit.controls?.plugM;
+      const port = say.need('cablePort');
+      if (plug === undefined)
+        return say.open(
+          'Plug size not known',
+          phrase`Leads could go inside the tubes if their plugs pass the port.`,
+          askFor('the diameter of the widest plug'),
+        );
+      say.because(partData('Widest plug', amount(plug, 'size')));
+      if (port === undefined)
+        return say.open(
+          'Cable port not measured',
+          phrase`The widest plug is ${amount(plug, 'size')} across; the port has not been measured.`,
+        );
+      if (port < plug)
+        return say.rework(
+          'Leads run outside the frame',
+          phrase`The port is ${amount(port, 'size')} and the plug ${amount(plug, 'size')}: it does not pass.`,
+          remedy(
+            phrase`Lead the new cables outside on clips, in the shade of the down tube; never drill a frame for them.`,
+            { cost: 6, minutes: 25, part: 'cable clips' },
+          ),
+        );
+      return say.fits(
+        'Leads pass the port',
+        phrase`Port ${amount(port, 'size')}, widest plug ${amount(plug, 'size')}.`,
+      );
+    }
+    return say.fits(
+      'Cables out of the way',
+      phrase`They run ${run === 'top' ? 'along the top tube' : 'along the down tube'}; the new leads follow them on clips.`,
+    );
+  },
+);

@@ -1,0 +1,32 @@
+import { phrase } from '../../quantity/format.ts';
+import { kitRule, remedy } from '../say.ts';
+
+/** A narrow chain under a mid-drive. */
+export const chainWear = kitRule(
+  {
+    id: 'chain-wear',
+    words: 'Chain and cogs',
+    group: 'drivetrain',
+    uses: ['cogTeeth', 'clusterKind'],
+    source: 'Chains for eleven and more cogs are thin; a motor wears them two to three times as fast as legs.',
+  },
+  ({ build }, kit, say) => {
+    if (!kit.mid) return null;
+    const kind = build.donor.survey.clusterKind?.value;
+    if (kind === 'hubGear' || kind === 'single') return null;
+    const cogs = say.need('cogTeeth');
+    if (cogs === undefined)
+      return say.open('Cogs not counted', phrase`How thin the chain is comes from the number of cogs.`);
+    if (cogs.length >= 11)
+      return say.rework(
+        'Thin chain under a motor',
+        phrase`${cogs.length} cogs run on a thin chain; reckon with a new one every 1500 km.`,
+        remedy(phrase`A chain made for motors, checked with a gauge each 500 km; or eight or nine cogs.`, {
+          cost: 38,
+          minutes: 20,
+          part: 'chain',
+        }),
+      );
+    return say.fits('The chain bears a motor', phrase`${cogs.length} cogs on a chain of ordinary width.`);
+  },
+);

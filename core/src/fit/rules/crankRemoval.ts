@@ -1,0 +1,42 @@
+import { phrase } from '../../quantity/format.ts';
+import { kitRule, remedy } from '../say.ts';
+
+/** How the old cranks come off. */
+export const crankRemoval = kitRule(
+  {
+    id: 'crank-removal',
+    words: 'Old cranks',
+    group: 'bracket',
+    uses: ['crankFit'],
+    source: 'Each kind of crank wants its own puller.',
+  },
+  (_context, kit, say) => {
+    if (!kit.mid) return null;
+    const fit = say.need('crankFit');
+    if (fit === undefined)
+      return say.open(
+        'How the cranks come off not looked at',
+        phrase`The bracket must be empty before a mid-drive goes in.`,
+      );
+    if (fit === 'onePiece')
+      return say.stop(
+        'One-piece cranks',
+        phrase`The cranks are one bent bar through a 51 mm shell; a mid-drive made for threads does not fill it.`,
+        remedy(phrase`Choose a hub motor, or a kit made for one-piece shells.`),
+      );
+    if (fit === 'cottered')
+      return say.rework(
+        'Cottered cranks',
+        phrase`Cotter pins of this age seldom come out whole.`,
+        remedy(phrase`Press them out with a pin press, never a hammer on the bare axle; reckon with drilling one.`, {
+          cost: 12,
+          minutes: 60,
+          tool: 'pin press',
+        }),
+      );
+    return say.fits(
+      'Cranks come off',
+      phrase`${fit === 'splined' ? 'Splined' : 'Square taper'} cranks, with the puller for them.`,
+    );
+  },
+);

@@ -1,0 +1,76 @@
+import { phrase } from '../../quantity/format.ts';
+import { partData, ruleFigure } from '../rule.ts';
+import { askFor, kitRule, remedy } from '../say.ts';
+
+/** How each lever is made to cut the motor. */
+export const cutoffLevers = kitRule(
+  {
+    id: 'cutoff-levers',
+    words: 'Brake cut-offs',
+    group: 'brakes',
+    uses: ['leftLever', 'rightLever', 'rearBrake'],
+    source: 'Each lever cuts the motor by itself: new lever, in-line sensor or stick-on magnet, whichever it allows.',
+    school: 'cutoffs',
+  },
+  ({ build }, kit, say) => {
+    const always = build.schools.cutoffs === 'always' || (kit.throttle && build.choice.usesThrottle);
+    say.because(
+      ruleFigure('School', always ? 'every lever cuts' : 'only with a throttle'),
+      partData('Kit brings', kit.controls?.cutoffs ?? 'not said'),
+    );
+    if (!always)
+      return say.fits('No cut-off, by your school', phrase`Pedal assist alone: feet stop the motor as hands brake.`);
+    const left = say.need('leftLever');
+    const right = say.need('rightLever');
+    if (left === undefined || right === undefined)
+      return say.open('Levers not looked at', phrase`What each lever is decides how it is made to cut the motor.`);
+    const brings = kit.controls?.cutoffs;
+    if (brings === undefined)
+      return say.open(
+        'What cut-offs the kit brings is not known',
+        phrase`The kit’s data does not say.`,
+        askFor('how the brakes cut the motor'),
+      );
+    const awkward = [left, right].filter((l) => l === 'hydraulic' || l === 'withShifter' || l === 'dropBar');
+    const none = [left, right].every((l) => l === 'none');
+    if (none)
+      return say.rework(
+        'No lever to cut the motor',
+        phrase`There is no brake lever on the bar; a coaster brake cuts nothing.`,
+        remedy(phrase`Fit a front brake with a cut-off lever, which a second brake is wanted for anyway.`, {
+          cost: 42,
+          minutes: 60,
+          part: 'brake and lever',
+        }),
+      );
+    if (brings === 'none')
+      return say.rework(
+        'The kit brings no cut-offs',
+        phrase`Each lever must cut the motor.`,
+        remedy(phrase`Add a stick-on magnet and sensor at each lever; the gap is 2 to 3 mm.`, {
+          cost: 22,
+          minutes: 50,
+          part: 'magnet sensors',
+        }),
+      );
+    if (brings === 'levers' && awkward.length > 0)
+      return say.rework(
+        'The kit’s levers do not suit',
+        phrase`${awkward.length === 2 ? 'Both levers are' : 'One lever is'} ${awkward[0] === 'hydraulic' ? 'hydraulic' : awkward[0] === 'withShifter' ? 'joined with the shifter' : 'made for drop bars'}: to replace ${awkward.length === 2 ? 'them' : 'it'} would lose brake or gears.`,
+        remedy(
+          phrase`Keep the levers and add ${awkward[0] === 'hydraulic' ? 'stick-on magnets' : 'in-line sensors'}.`,
+          { cost: 22, minutes: 50, part: awkward[0] === 'hydraulic' ? 'magnet sensors' : 'in-line sensors' },
+        ),
+      );
+    if (brings === 'inLine' && (left === 'hydraulic' || right === 'hydraulic'))
+      return say.rework(
+        'In-line sensors want a cable',
+        phrase`A hydraulic hose has no cable for the sensor to sit in.`,
+        remedy(phrase`Stick-on magnets at the hydraulic lever.`, { cost: 14, minutes: 40, part: 'magnet sensors' }),
+      );
+    return say.fits(
+      'Each lever cuts the motor',
+      phrase`By ${brings === 'levers' ? 'the kit’s own levers' : brings === 'inLine' ? 'sensors in the cables' : 'magnets at the levers'}. Tried on a stand before the first ride.`,
+    );
+  },
+);

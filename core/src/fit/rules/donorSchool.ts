@@ -1,0 +1,54 @@
+import { phrase } from '../../quantity/format.ts';
+import { measureIt } from '../rule.ts';
+import { donorRule, remedy } from '../say.ts';
+
+/** Old and simple, or newer with discs: what this donor is by the chosen school. */
+export const donorSchool = donorRule(
+  {
+    id: 'donor-school',
+    words: 'Old or newer donor',
+    group: 'use',
+    uses: ['frameMaterial', 'bracketKind', 'rearAxleHolding', 'frontBrake', 'rearBrake'],
+    source: 'Two schools; see the setting.',
+    school: 'donorAge',
+  },
+  ({ build }, say) => {
+    const material = say.look('frameMaterial');
+    const bracket = say.look('bracketKind');
+    const holding = say.look('rearAxleHolding');
+    const front = say.look('frontBrake');
+    if (build.schools.donorAge === 'oldSimple') {
+      const hard = [
+        material === 'carbon' ? 'carbon' : '',
+        bracket === 'pressFit' ? 'a press-fit shell' : '',
+        holding === 'throughAxle' ? 'through-axles' : '',
+      ].filter((w) => w !== '');
+      if (hard.length > 0)
+        return say.rework(
+          'Not the simple donor your school wants',
+          phrase`It has ${hard.join(' and ')}, which few kits go on.`,
+          remedy(phrase`Steel, threads and open slots take anything and can be bent back.`),
+        );
+      if (material === undefined)
+        return say.open(
+          'Not seen enough to say',
+          phrase`Frame, shell and dropouts have not been looked at.`,
+          measureIt('frameMaterial'),
+        );
+      return say.fits('A simple donor', phrase`${material}, with nothing that rules kits out.`);
+    }
+    if (front === undefined)
+      return say.open(
+        'Brakes not looked at',
+        phrase`Your school judges a donor by its brakes.`,
+        measureIt('frontBrake'),
+      );
+    return front === 'discCable' || front === 'discHydraulic'
+      ? say.fits('A donor with a disc in front', phrase`It has brakes for the new weight.`)
+      : say.rework(
+          'Not the newer donor your school wants',
+          phrase`Its front brake is ${front === 'none' ? 'missing' : front}.`,
+          remedy(phrase`A donor with discs, or a disc fork.`, { cost: 120, minutes: 120, part: 'disc fork and brake' }),
+        );
+  },
+);

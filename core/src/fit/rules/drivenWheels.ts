@@ -1,0 +1,40 @@
+import { phrase } from '../../quantity/format.ts';
+import { kitRule, remedy } from '../say.ts';
+
+/** Trikes: which rear wheels the chain drives, and what a mid-drive or chain kit does to that. */
+export const drivenWheels = kitRule(
+  {
+    id: 'driven-wheels',
+    words: 'Driven wheels',
+    group: 'drivetrain',
+    uses: ['drivenWheels'],
+    source:
+      'A motor’s torque through one wheel of a pair pulls the vehicle aside; through both it needs a differential that bears it.',
+    fitCritical: true,
+  },
+  ({ build }, kit, say) => {
+    if (build.donor.kind !== 'deltaTrike' || (!kit.mid && !kit.side)) return null;
+    const driven = say.need('drivenWheels');
+    if (driven === undefined)
+      return say.open(
+        'Which wheels are driven not looked at',
+        phrase`A mid-drive pulls through the chain: one rear wheel or both decides how it goes round corners.`,
+      );
+    if (driven === 'bothRear')
+      return say.rework(
+        'Both rear wheels driven',
+        phrase`A differential made for legs takes the motor’s torque through the chain.`,
+        remedy(
+          phrase`Ask its maker what torque it bears; hold the motor to that by its current limit, or drive the front wheel.`,
+          { minutes: 30 },
+        ),
+      );
+    if (driven === 'rearLeft' || driven === 'rearRight')
+      return say.rework(
+        'One rear wheel driven',
+        phrase`All the motor’s pull is at the ${driven === 'rearLeft' ? 'left' : 'right'} wheel: it steers at every start, and spins on the wet.`,
+        remedy(phrase`Set a gentle start, or drive the front wheel.`, { minutes: 10 }),
+      );
+    return say.fits('One wheel in the middle is driven', phrase`The chain drives a single rear wheel.`);
+  },
+);

@@ -1,0 +1,53 @@
+import { kitPeakTorque } from '../../drive/kitTorque.ts';
+import { GRAVITY } from '../../constants.ts';
+import { tyreRadius } from '../../quantity/tyre.ts';
+import { axleLoads } from '../../safety/axleLoads.ts';
+import { amount, phrase } from '../../quantity/format.ts';
+import { ruleFigure } from '../rule.ts';
+import { kitRule, remedy } from '../say.ts';
+
+/** Friction of a tyre on wet tar and on loose ground. Source: project. */
+const WET = 0.4;
+
+/** A front motor's grip on the steepest stretch: μ times what stands on the wheel there. */
+export const frontGrip = kitRule(
+  {
+    id: 'front-grip',
+    words: 'Front wheel’s grip',
+    group: 'use',
+    uses: ['wheelbase', 'rearWheelShare', 'frontTyre'],
+    source: 'docs/models.md, traction: the grade takes load off the front wheel.',
+  },
+  ({ build, geometry, steepest }, kit, say) => {
+    if (kit.hub?.place !== 'front') return null;
+    const loads = axleLoads(build, geometry, kit, 3);
+    say.need('wheelbase');
+    say.look('rearWheelShare');
+    const angle = Math.atan(steepest);
+    const base = geometry.frontAxle.x;
+    const frontN = loads.totalKg * GRAVITY * ((loads.xM * Math.cos(angle) - loads.hM * Math.sin(angle)) / base);
+    const grip = WET * Math.max(0, frontN);
+    const pull = Math.min(
+      kitPeakTorque(kit) / tyreRadius(geometry.frontTyre),
+      loads.totalKg * GRAVITY * (Math.sin(angle) + 0.02),
+    );
+    say.because(
+      ruleFigure('On the front wheel, level', amount(loads.frontKg, 'mass')),
+      ruleFigure('Steepest stretch', amount(steepest, 'grade')),
+      ruleFigure('Wet grip there', amount(grip, 'force')),
+      ruleFigure('Pull wanted', amount(pull, 'force')),
+    );
+    if (pull > grip * 1.02)
+      return say.rework(
+        'The front wheel spins on the steep and wet',
+        phrase`On ${amount(steepest, 'grade')} ${amount(grip, 'force')} of grip is left for ${amount(pull, 'force')} of pull.`,
+        remedy(phrase`Start gently and help with the legs there, carry load in front, or drive the rear.`, {
+          minutes: 0,
+        }),
+      );
+    return say.fits(
+      'The front wheel grips',
+      phrase`${amount(grip, 'force')} of wet grip on the steepest stretch for ${amount(pull, 'force')} of pull.`,
+    );
+  },
+);

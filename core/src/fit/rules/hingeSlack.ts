@@ -1,0 +1,37 @@
+import { amount, phrase } from '../../quantity/format.ts';
+import { kitRule, remedy } from '../say.ts';
+
+/** A hinge: leads past it must be as long folded as open. */
+export const hingeSlack = kitRule(
+  {
+    id: 'hinge-slack',
+    words: 'Leads at the hinge',
+    group: 'frame',
+    uses: ['foldSlack'],
+    source: 'The hinge shears whatever is led straight over it.',
+  },
+  ({ build }, kit, say) => {
+    if (build.donor.kind !== 'folding') return null;
+    const slack = say.need('foldSlack');
+    if (slack === undefined)
+      return say.open(
+        'Fold not measured for leads',
+        phrase`How much lead the fold takes up decides whether the loom must be longer.`,
+      );
+    const loom = kit.controls?.loomM;
+    return slack > 0.25
+      ? say.rework(
+          'The fold wants a longer loom',
+          phrase`Folding takes up ${amount(slack, 'size')}${loom === undefined ? phrase``.join('') : ''}; most looms have 150 mm to spare.`,
+          remedy(phrase`Add an extension lead with its plug away from the hinge.`, {
+            cost: 14,
+            minutes: 20,
+            part: 'extension lead',
+          }),
+        )
+      : say.fits(
+          'Leads bend with the fold',
+          phrase`Folding takes up ${amount(slack, 'size')}, led in a loop on the hinge’s outside.`,
+        );
+  },
+);

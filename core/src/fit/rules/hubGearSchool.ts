@@ -1,0 +1,28 @@
+import { phrase } from '../../quantity/format.ts';
+import { kitRule, remedy } from '../say.ts';
+
+/** A hub gear behind a mid-drive: smooth shifting, or too much in one hub. */
+export const hubGearSchool = kitRule(
+  {
+    id: 'hub-gear-school',
+    words: 'Hub gear and mid-drive',
+    group: 'drivetrain',
+    uses: ['clusterKind'],
+    source: 'Two schools; see the setting.',
+    school: 'hubGearMid',
+  },
+  ({ build }, kit, say) => {
+    if (!kit.mid || build.donor.survey.clusterKind?.value !== 'hubGear') return null;
+    say.need('clusterKind');
+    return build.schools.hubGearMid === 'complexity'
+      ? say.rework(
+          'A hub gear behind a motor, by your school',
+          phrase`Your school holds it for too much in one hub: the torque limit is near and it is not mended at the roadside.`,
+          remedy(phrase`Derailleur gears on a plain wheel, or a front motor.`, { cost: 110, minutes: 120 }),
+        )
+      : say.fits(
+          'A hub gear shifts smoothly behind a motor',
+          phrase`It shifts at rest and keeps one chain line; let up for each shift.`,
+        );
+  },
+);

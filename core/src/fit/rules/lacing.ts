@@ -1,0 +1,74 @@
+import { amount, phrase } from '../../quantity/format.ts';
+import { partData, ruleFigure } from '../rule.ts';
+import { kitRule, remedy } from '../say.ts';
+
+/** Least angle between spoke and rim's radius line that a nipple bears, as 90° less the entry angle, rad. */
+const MOST_LEAN = (12 * Math.PI) / 180;
+
+/** Lacing: spoke count of hub and rim, and how many crosses a large hub bears in a small rim. */
+export const lacing = kitRule(
+  {
+    id: 'lacing',
+    words: 'Spokes and crossing',
+    group: 'wheel',
+    uses: ['rearTyre', 'frontTyre', 'rearSpokes', 'frontSpokes'],
+    source:
+      'A spoke leaves a large flange slantwise; past 12° at the rim the nipple bends it. Fewer crosses straighten it.',
+  },
+  (_context, kit, say) => {
+    const fit = kit.hub;
+    if (fit?.flangeRadiusM === undefined || fit.spokes === 0) return null;
+    const rear = fit.place === 'rear';
+    const tyre = say.need(rear ? 'rearTyre' : 'frontTyre');
+    if (tyre === undefined)
+      return say.open(
+        'Wheel size decides the crossing',
+        phrase`The hub’s flange is ${amount(2 * fit.flangeRadiusM, 'size')} across.`,
+      );
+    const bead = Math.round(tyre.beadM * 1000);
+    const stock = fit.beadsM.some((b) => Math.round(b * 1000) === bead);
+    const rimRadius = tyre.beadM / 2 - 0.01;
+    const lean = (crosses: number): number => {
+      const turn = (2 * Math.PI * crosses) / (fit.spokes / 2);
+      const dx = fit.flangeRadiusM as number;
+      const along = Math.sqrt(dx * dx + rimRadius * rimRadius - 2 * dx * rimRadius * Math.cos(turn));
+      return Math.asin(Math.min(1, (dx * Math.sin(turn)) / along));
+    };
+    const best = [3, 2, 1, 0].find((x) => lean(x) <= MOST_LEAN) ?? 0;
+    const degrees = (x: number): string => `${((lean(x) * 180) / Math.PI).toFixed(1)}°`;
+    const planned = fit.crosses ?? best;
+    say.because(
+      partData('Flange across', amount(2 * fit.flangeRadiusM, 'size')),
+      partData('Spokes', String(fit.spokes)),
+      ruleFigure('Crosses', String(planned)),
+      ruleFigure('Lean at the rim', degrees(planned)),
+    );
+    if (!stock) {
+      const holes = say.need(rear ? 'rearSpokes' : 'frontSpokes');
+      if (holes === undefined)
+        return say.open(
+          'Spokes of the donor’s rim not counted',
+          phrase`The hub has ${fit.spokes} holes; it would be laced into the donor’s rim.`,
+        );
+      if (holes !== fit.spokes)
+        return say.rework(
+          'Rim and hub differ in spokes',
+          phrase`The hub has ${fit.spokes} holes and the rim ${holes}.`,
+          remedy(phrase`A new rim of ${fit.spokes} holes.`, { cost: 34, minutes: 120, part: 'rim' }),
+        );
+    }
+    if (lean(planned) > MOST_LEAN * 1.15)
+      return say.rework(
+        'Too many crosses for this rim',
+        phrase`With ${planned} crosses spokes reach the rim ${degrees(planned)} off straight; ${best} would be ${degrees(best)}.`,
+        remedy(
+          phrase`Lace with ${best === 0 ? 'no cross, radially, drive side only if the maker allows' : `${best} cross${best === 1 ? '' : 'es'}`}.`,
+          { cost: 30, minutes: 120, tool: 'spoke key' },
+        ),
+      );
+    return say.fits(
+      'Spokes run straight enough',
+      phrase`${planned} cross${planned === 1 ? '' : 'es'}, ${degrees(planned)} off straight at the rim.`,
+    );
+  },
+);

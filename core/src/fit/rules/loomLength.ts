@@ -1,0 +1,55 @@
+import { amount, phrase } from '../../quantity/format.ts';
+import { partData, ruleFigure } from '../rule.ts';
+import { askFor, kitRule, remedy } from '../say.ts';
+
+/** What the loom loses to plugs and loops, m. Source: project. */
+const LOOPS = 0.12;
+
+/** The loom from bar to motor or controller, with full lock and fold. */
+export const loomLength = kitRule(
+  {
+    id: 'loom-length',
+    words: 'Loom length',
+    group: 'controls',
+    uses: ['headToBracket', 'lockSlack', 'foldSlack', 'chainstayLength'],
+    source: 'Path + full lock + fold + a drip loop, against the loom supplied.',
+  },
+  ({ build, geometry }, kit, say) => {
+    const path = say.need('headToBracket');
+    const lock = say.need('lockSlack');
+    const loom = kit.controls?.loomM;
+    if (loom === undefined)
+      return say.open(
+        'Loom length not known',
+        phrase`The kit’s data does not say how long its loom is.`,
+        askFor('the length from the bar to the motor’s plug'),
+      );
+    say.because(partData('Loom supplied', amount(loom, 'size')));
+    if (path === undefined || lock === undefined)
+      return say.open('Way of the loom not measured', phrase`The loom is ${amount(loom, 'size')} long.`);
+    const fold = build.donor.kind === 'folding' ? (say.need('foldSlack') ?? 0.18) : 0;
+    const beyond =
+      kit.hub?.place === 'rear'
+        ? Math.hypot(geometry.bracket.x - geometry.rearAxle.x, geometry.bracket.y - geometry.rearAxle.y)
+        : kit.hub?.place === 'front'
+          ? -path * 0.45
+          : 0;
+    const wanted = path + beyond + lock + fold + LOOPS;
+    say.because(ruleFigure('Wanted', amount(wanted, 'size')));
+    const spare = loom - wanted;
+    if (spare < -0.005)
+      return say.rework(
+        'The loom is too short',
+        phrase`${amount(wanted, 'size')} wanted with full lock${fold > 0 ? ', the fold' : ''} and a drip loop; ${amount(loom, 'size')} supplied: ${amount(-spare, 'size')} short.`,
+        remedy(phrase`An extension of ${amount(Math.ceil(-spare * 10) / 10, 'size')} with the same plugs.`, {
+          cost: 14,
+          minutes: 15,
+          part: 'extension lead',
+        }),
+      );
+    return say.fits(
+      'The loom reaches',
+      phrase`${amount(spare, 'size')} to spare; lay the surplus in a flat loop under the down tube.`,
+    );
+  },
+);

@@ -1,0 +1,52 @@
+import { amount, phrase } from '../../quantity/format.ts';
+import { partData } from '../rule.ts';
+import { askFor, kitRule, remedy } from '../say.ts';
+
+/** Least gap between a motor's case and anything it swings past, m. Source: project, paint and flex. */
+const GAP = 0.003;
+
+/** Room ahead of the shell against the swing of a mid-drive's case. */
+export const motorRoom = kitRule(
+  {
+    id: 'motor-room',
+    words: 'Room for the case',
+    group: 'frame',
+    uses: ['motorRoom'],
+    source: 'The case swings about the crank’s centre; its furthest edge is on the maker’s drawing.',
+    fitCritical: true,
+  },
+  ({ build }, kit, say) => {
+    if (!kit.mid || build.donor.kind === 'recumbent' || build.donor.kind === 'tadpoleTrike') return null;
+    const swing = kit.mid.swingRoomM;
+    const room = say.need('motorRoom');
+    if (swing === undefined)
+      return say.open(
+        'How far the case reaches is not known',
+        phrase`The kit’s data does not say how much room its case needs.`,
+        askFor('the radius from the crank’s centre to the far edge of the case'),
+      );
+    say.because(partData('Case needs', amount(swing, 'size')));
+    if (room === undefined)
+      return say.open(
+        'Room ahead of the shell not measured',
+        phrase`The case needs ${amount(swing, 'size')} from the crank’s centre.`,
+      );
+    const gap = room - swing;
+    if (gap < -0.006)
+      return say.stop(
+        'The case does not swing into place',
+        phrase`It needs ${amount(swing, 'size')} from the crank’s centre and there is ${amount(room, 'size')}: ${amount(-gap, 'size')} short.`,
+        remedy(phrase`Choose a smaller motor, or a hub.`),
+      );
+    if (gap < GAP)
+      return say.rework(
+        'The case touches the frame',
+        phrase`${amount(room, 'size')} of room for ${amount(swing, 'size')}: ${amount(gap, 'size')} left, ${amount(GAP, 'size')} wanted.`,
+        remedy(
+          phrase`Let the case hang lower, with a spacer between it and the tube, and check its height above the ground.`,
+          { cost: 8, minutes: 30, part: 'tube spacer' },
+        ),
+      );
+    return say.fits('The case has room', phrase`${amount(room, 'size')} of room for ${amount(swing, 'size')}.`);
+  },
+);

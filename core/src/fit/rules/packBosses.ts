@@ -1,0 +1,85 @@
+import { amount, phrase } from '../../quantity/format.ts';
+import { partData } from '../rule.ts';
+import { packRule, remedy } from '../say.ts';
+
+/** A pack's rail on the frame's bosses, or its clamps round a tube. */
+export const packBosses = packRule(
+  {
+    id: 'pack-bosses',
+    words: 'Rail on the bosses',
+    group: 'pack',
+    uses: ['bosses', 'bossSpacing', 'bossThreads', 'downTubeDiameter'],
+    source: 'Rail holes are slotted for one spacing; without bosses a rail wants clamps of the tube’s size.',
+    fitCritical: true,
+  },
+  ({ build, geometry }, pack, _kit, say) => {
+    if (!geometry.triangle || !pack.places.some((p) => p === 'downTube' || p === 'seatTube')) return null;
+    if (build.choice.packPlace === 'rack' || build.choice.packPlace === 'box') return null;
+    const bosses = say.need('bosses');
+    if (bosses === undefined)
+      return say.open('Bosses not looked for', phrase`The rail bolts to bottle bosses, or is clamped.`);
+    if (bosses !== 'none' && pack.railHolesM) {
+      const spacing = say.need('bossSpacing');
+      const sound = say.need('bossThreads');
+      const { spacing: holes, slot } = pack.railHolesM;
+      say.because(partData('Rail’s holes', amount(holes, 'size')), partData('Slots allow', amount(slot, 'size')));
+      if (spacing === undefined || sound === undefined)
+        return say.open(
+          'Bosses not measured',
+          phrase`The rail’s holes are ${amount(holes, 'size')} apart, with ${amount(slot, 'size')} of slot.`,
+        );
+      if (sound === 'no')
+        return say.rework(
+          'Bosses not sound',
+          phrase`${amount(pack.massKg, 'mass')} of battery shakes a loose insert out.`,
+          remedy(phrase`Set new rivet nuts, or add two clamps.`, {
+            cost: 9,
+            minutes: 40,
+            tool: 'rivet-nut setter',
+            part: 'rivet nuts',
+          }),
+        );
+      if (Math.abs(spacing - holes) > slot / 2 + 0.001)
+        return say.rework(
+          'Rail and bosses differ',
+          phrase`Bosses ${amount(spacing, 'size')} apart, holes ${amount(holes, 'size')}, slots of ${amount(slot, 'size')}.`,
+          remedy(phrase`Drill the rail’s plate to suit, away from its lock and contacts, or clamp it.`, {
+            cost: 2,
+            minutes: 30,
+            tool: 'drill',
+          }),
+        );
+      return say.fits(
+        'The rail bolts to the bosses',
+        phrase`${amount(spacing, 'size')} apart; a third fixing with a clamp carries a pack over 2.5 kg better.`,
+      );
+    }
+    const tubeAcross = say.need('downTubeDiameter');
+    if (tubeAcross === undefined)
+      return say.open(
+        'No bosses, and the tube not measured',
+        phrase`Without bosses the rail is clamped round the tube.`,
+      );
+    const clamps = pack.clampTubesM;
+    if (!clamps)
+      return say.rework(
+        'No bosses to bolt to',
+        phrase`The pack brings no clamps; the tube is ${amount(tubeAcross, 'size')} across.`,
+        remedy(phrase`Two clamps for ${amount(tubeAcross, 'size')} with rubber under them, and a strap.`, {
+          cost: 18,
+          minutes: 30,
+          part: 'tube clamps',
+        }),
+      );
+    return tubeAcross >= clamps.least && tubeAcross <= clamps.most
+      ? say.fits(
+          'Clamps hold the rail',
+          phrase`The tube is ${amount(tubeAcross, 'size')}, the clamps go round ${amount(clamps.least, 'size')} to ${amount(clamps.most, 'size')}.`,
+        )
+      : say.rework(
+          'Clamps of another size',
+          phrase`The tube is ${amount(tubeAcross, 'size')}; the clamps go round ${amount(clamps.least, 'size')} to ${amount(clamps.most, 'size')}.`,
+          remedy(phrase`Clamps for ${amount(tubeAcross, 'size')}.`, { cost: 14, minutes: 20, part: 'tube clamps' }),
+        );
+  },
+);

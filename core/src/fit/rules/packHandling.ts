@@ -1,0 +1,38 @@
+import { amount, phrase } from '../../quantity/format.ts';
+import { ruleFigure } from '../rule.ts';
+import { packRule, remedy } from '../say.ts';
+
+/** Where the pack sits by school, and what that does to handling. */
+export const packHandling = packRule(
+  {
+    id: 'pack-handling',
+    words: 'Frame or rack',
+    group: 'pack',
+    uses: ['rackLimit'],
+    source: 'Two schools: low and central steers as before; a rack comes off easily and bounces.',
+    school: 'battery',
+  },
+  ({ build, geometry }, pack, _kit, say) => {
+    const onRack = build.choice.packPlace === 'rack' || (build.choice.packPlace === null && !geometry.triangle);
+    say.because(
+      ruleFigure('School', build.schools.battery === 'frame' ? 'in the frame' : 'on the rack'),
+      ruleFigure('Triangle', geometry.triangle ? 'there is one' : 'none'),
+    );
+    if (onRack && geometry.triangle && build.schools.battery === 'frame')
+      return say.rework(
+        'On the rack, against your school',
+        phrase`${amount(pack.massKg, 'mass')} high and behind: it wags at low speed and bounces off-road.`,
+        remedy(phrase`Put it in the frame if it goes there.`),
+      );
+    if (onRack && build.brief.purpose === 'trail')
+      return say.rework(
+        'A pack on the rack on trails',
+        phrase`It bounces, and breaks the rack’s struts.`,
+        remedy(phrase`In the frame, or in a bag.`),
+      );
+    return say.fits(
+      onRack ? 'On the rack' : 'Low and central',
+      onRack ? phrase`Strap it as well as locking it.` : phrase`Handling stays much as it was.`,
+    );
+  },
+);

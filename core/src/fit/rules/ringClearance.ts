@@ -1,0 +1,56 @@
+import { amount, phrase } from '../../quantity/format.ts';
+import { partData } from '../rule.ts';
+import { askFor, kitRule, remedy } from '../say.ts';
+
+/** Least gap between a ring and the chainstay, m. Source: workshop practice. */
+const GAP = 0.003;
+
+/** The kit's ring against the bulge of the chainstay. */
+export const ringClearance = kitRule(
+  {
+    id: 'ring-clearance',
+    words: 'Ring past the stay',
+    group: 'bracket',
+    uses: ['ringRoom'],
+    source: 'The ring’s plane stands out from the shell’s face by the maker’s figure; the stay may bulge past it.',
+    fitCritical: true,
+  },
+  ({ build }, kit, say) => {
+    if (!kit.mid || build.donor.kind === 'recumbent' || build.donor.kind === 'tadpoleTrike') return null;
+    const out = kit.mid.ringOutM;
+    const bulge = say.need('ringRoom');
+    if (out === undefined)
+      return say.open(
+        'Where the ring runs is not known',
+        phrase`The kit’s data does not say how far its ring stands out.`,
+        askFor('the distance from the shell’s face to the ring’s plane'),
+      );
+    say.because(partData('Ring outside the shell’s face', amount(out, 'size')));
+    if (bulge === undefined)
+      return say.open(
+        'Chainstay not measured at the ring',
+        phrase`The ring runs ${amount(out, 'size')} outside the shell’s face; how far the stay bulges has not been measured.`,
+      );
+    const gap = out - bulge;
+    if (gap < -0.002)
+      return say.stop(
+        'The ring meets the chainstay',
+        phrase`The stay stands ${amount(bulge, 'size')} past the face and the ring runs at ${amount(out, 'size')}: ${amount(-gap, 'size')} into it.`,
+        remedy(
+          phrase`A smaller ring that passes ahead of the bulge, spacers on the right as far as the chain line allows, or a hub.`,
+          { cost: 38, part: 'ring' },
+        ),
+      );
+    if (gap < GAP)
+      return say.rework(
+        'The ring all but touches the stay',
+        phrase`${amount(gap, 'size')} is left; ${amount(GAP, 'size')} is wanted, for the frame flexes.`,
+        remedy(phrase`A spacer of 2 mm on the right, or a ring of four teeth fewer.`, {
+          cost: 5,
+          minutes: 15,
+          part: 'bracket spacer',
+        }),
+      );
+    return say.fits('The ring clears the stay', phrase`${amount(gap, 'size')} between ring and chainstay.`);
+  },
+);

@@ -1,0 +1,41 @@
+import { phrase } from '../../quantity/format.ts';
+import { partData, ruleFigure } from '../rule.ts';
+import { kitRule, remedy } from '../say.ts';
+
+/** A mid-drive wants a rider who shifts, and a sensor that lets up. */
+export const shiftingSkill = kitRule(
+  {
+    id: 'shifting-skill',
+    words: 'Shifting under power',
+    group: 'use',
+    uses: ['clusterKind'],
+    source: 'A mid-drive works through the gears: unshifted it stalls on hills, shifted under power it breaks cogs.',
+  },
+  ({ build }, kit, say) => {
+    if (!kit.mid) return null;
+    const rider = build.brief.riders[build.brief.riding] ?? build.brief.riders[0];
+    const kind = say.look('clusterKind');
+    say.because(
+      ruleFigure('Rider', rider?.neverShifts ? 'stays in one gear' : 'shifts'),
+      partData('Shift sensor', kit.mid.shiftSensor ? 'comes with it' : 'none'),
+    );
+    if (rider?.neverShifts)
+      return say.rework(
+        'A rider who does not shift',
+        phrase`The motor pulls through one gear: too high on the hill, too low on the flat.`,
+        remedy(phrase`A hub motor, which does not care; or one ring and cog chosen for the hill.`, { minutes: 20 }),
+      );
+    if (kind === 'single')
+      return say.fits('One gear, nothing to shift', phrase`Ring and cog must be chosen for the steepest start.`);
+    if (!kit.mid.shiftSensor)
+      return say.rework(
+        'No shift sensor',
+        phrase`Shifting under a motor’s pull breaks cogs and chain.`,
+        remedy(phrase`Add an in-line shift sensor to the gear cable.`, { cost: 32, minutes: 30, part: 'shift sensor' }),
+      );
+    return say.fits(
+      'A rider who shifts, a motor that lets up',
+      phrase`The shift sensor cuts the motor for each shift.`,
+    );
+  },
+);

@@ -1,0 +1,56 @@
+import { amount, phrase } from '../../quantity/format.ts';
+import { partData } from '../rule.ts';
+import { kitRule, remedy } from '../say.ts';
+
+/** A side-mounted chain kit's two clamps, which must both seat. */
+export const sideClamps = kitRule(
+  {
+    id: 'side-clamps',
+    words: 'Side kit’s clamps',
+    group: 'frame',
+    uses: ['chainstayDiameter', 'seatTubeDiameter', 'chainstayLength'],
+    source: 'Two clamp points must seat at once: seat tube and chainstay, each round and of the clamp’s size.',
+    fitCritical: true,
+  },
+  ({ build }, kit, say) => {
+    const side = kit.side;
+    if (!side) return null;
+    const stay = say.need('chainstayDiameter');
+    const seat = say.need('seatTubeDiameter');
+    const run = say.need('chainstayLength');
+    const { least, most } = side.clampTubesM;
+    say.because(
+      partData('Clamps go round', `${Math.round(least * 1000)} to ${Math.round(most * 1000)} mm`),
+      partData(
+        'Clamps apart',
+        `${Math.round(side.clampSpanM.least * 1000)} to ${Math.round(side.clampSpanM.most * 1000)} mm`,
+      ),
+    );
+    if (build.donor.kind === 'recumbent' || build.donor.kind === 'tadpoleTrike' || build.donor.kind === 'deltaTrike')
+      return say.stop(
+        'Nothing for both clamps',
+        phrase`This kind of frame has no seat tube and chainstay side by side for the two clamps.`,
+        remedy(phrase`A hub motor.`),
+      );
+    if (stay === undefined || seat === undefined || run === undefined)
+      return say.open(
+        'Clamp places not measured',
+        phrase`Both clamps must seat at once on round tubes of ${amount(least, 'size')} to ${amount(most, 'size')}.`,
+      );
+    const off = [stay, seat].filter((d) => d < least - 0.0005 || d > most + 0.0005);
+    if (off.length > 0)
+      return say.stop(
+        'The clamps do not both seat',
+        phrase`Chainstay ${amount(stay, 'size')}, seat tube ${amount(seat, 'size')}; the clamps go round ${amount(least, 'size')} to ${amount(most, 'size')}. One clamp alone lets the motor swing into the spokes.`,
+        remedy(phrase`A hub motor, or a mid-drive if the bracket suits.`),
+      );
+    return say.rework(
+      'The clamps may seat',
+      phrase`Both tubes suit; whether both clamps seat at once with the sprockets in line is only seen with the kit in hand.`,
+      remedy(
+        phrase`Hold the bracket against the frame before paying; make up the gap with turned spacers, not packing.`,
+        { cost: 15, minutes: 120 },
+      ),
+    );
+  },
+);

@@ -1,0 +1,37 @@
+import { amount, phrase } from '../../quantity/format.ts';
+import { measureIt, ruleFigure } from '../rule.ts';
+import { donorRule, remedy } from '../say.ts';
+
+/** Angles a head tube has on anything ridden, rad. */
+const HEAD = { low: (60 * Math.PI) / 180, high: (80 * Math.PI) / 180 };
+
+/** Whether the sizes on the sheet can belong to one vehicle. */
+export const sizesAgree = donorRule(
+  {
+    id: 'sizes-agree',
+    words: 'Sizes agree',
+    group: 'frame',
+    uses: ['seatSide', 'topSide', 'downSide', 'chainstayLength', 'bracketHeight', 'wheelbase', 'seatTubeAngle'],
+    source: 'The three inside lengths, chainstay, wheelbase and heights come to one head angle; 60 to 80° is ridden.',
+  },
+  ({ geometry, build }, say) => {
+    for (const id of ['chainstayLength', 'bracketHeight', 'wheelbase'] as const) say.look(id);
+    if (geometry.problem)
+      return say.rework(
+        'The sizes do not close',
+        phrase`${geometry.problem}`,
+        remedy(phrase`Measure the sides again, from corner to corner inside the tubes.`, { minutes: 10 }),
+      );
+    const { survey } = build.donor;
+    if (!geometry.triangle || !survey.seatSide || !survey.topSide || !survey.downSide) return null;
+    say.because(ruleFigure('Head angle they come to', amount(geometry.headAngleRad, 'angle')));
+    if (geometry.headAngleRad < HEAD.low || geometry.headAngleRad > HEAD.high)
+      return say.open(
+        'The sizes come to an odd head angle',
+        phrase`${amount(geometry.headAngleRad, 'angle')}: one of the lengths is likely off.`,
+        measureIt('wheelbase'),
+        measureIt('topSide'),
+      );
+    return say.fits('The sizes agree', phrase`They come to a head angle of ${amount(geometry.headAngleRad, 'angle')}.`);
+  },
+);

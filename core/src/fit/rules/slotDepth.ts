@@ -1,0 +1,52 @@
+import { amount, phrase } from '../../quantity/format.ts';
+import { partData } from '../rule.ts';
+import { kitRule, remedy } from '../say.ts';
+
+/** How deep the axle sits in its slot: flats that stand proud hold nothing. */
+export const slotDepth = kitRule(
+  {
+    id: 'slot-depth',
+    words: 'Slot depth',
+    group: 'axle',
+    uses: ['rearSlotDepth', 'frontSlotDepth', 'rearAxleHolding', 'frontAxleHolding'],
+    source: 'The slot’s walls bear on the flats only as far as the axle’s round diameter lies inside them.',
+    fitCritical: true,
+  },
+  ({ build }, kit, say) => {
+    const fit = kit.hub;
+    if (!fit) return null;
+    const rear = fit.place === 'rear';
+    const { survey } = build.donor;
+    if ((rear ? survey.rearAxleHolding : survey.frontAxleHolding)?.value === 'throughAxle') return null;
+    const depth = say.need(rear ? 'rearSlotDepth' : 'frontSlotDepth');
+    say.because(partData('Axle, round', amount(fit.axleDiameterM, 'size')));
+    if (depth === undefined)
+      return say.open(
+        'Slot depth not measured',
+        phrase`The axle is ${amount(fit.axleDiameterM, 'size')} round; how deep it can sit has not been measured.`,
+      );
+    const share = depth / fit.axleDiameterM;
+    if (share < 0.7)
+      return say.stop(
+        'The slot is too shallow',
+        phrase`${amount(depth, 'size')} deep for an axle of ${amount(fit.axleDiameterM, 'size')}: it stands proud and climbs out under torque.`,
+        remedy(
+          phrase`Choose a motor with a thinner axle, or drive another wheel; a fork tip is not filed deeper by more than a millimetre.`,
+        ),
+      );
+    if (share < 1)
+      return say.rework(
+        'The axle stands a little proud',
+        phrase`${amount(depth, 'size')} deep for ${amount(fit.axleDiameterM, 'size')} of axle: ${amount(fit.axleDiameterM - depth, 'size')} outside.`,
+        remedy(phrase`Torque arms on both sides, clamped close; washers that bridge the slot fully.`, {
+          cost: 48,
+          minutes: 40,
+          part: 'torque arm',
+        }),
+      );
+    return say.fits(
+      'The axle sits fully in its slot',
+      phrase`${amount(depth, 'size')} deep for ${amount(fit.axleDiameterM, 'size')} of axle.`,
+    );
+  },
+);

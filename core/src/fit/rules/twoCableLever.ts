@@ -1,0 +1,36 @@
+import { phrase } from '../../quantity/format.ts';
+import { kitRule, remedy } from '../say.ts';
+
+/** A lever that pulls two brakes keeps its place. */
+export const twoCableLever = kitRule(
+  {
+    id: 'two-cable-lever',
+    words: 'Two-cable levers',
+    group: 'brakes',
+    uses: ['leverCables', 'parkingLock'],
+    source: 'A kit’s lever pulls one cable and holds no parking lock.',
+  },
+  (_context, kit, say) => {
+    const cables = say.need('leverCables');
+    const brings = kit.controls?.cutoffs;
+    if (cables === undefined)
+      return say.open(
+        'Cables per lever not looked at',
+        phrase`A lever that pulls two brakes cannot be replaced by a kit’s.`,
+      );
+    if (cables === 'two' && brings === 'levers')
+      return say.rework(
+        'Keep the two-cable lever',
+        phrase`The kit’s levers pull one cable each; the one that pulls two brakes stays.`,
+        remedy(phrase`A stick-on magnet at that lever instead of a new one.`, {
+          cost: 14,
+          minutes: 30,
+          part: 'magnet sensors',
+        }),
+      );
+    return say.fits(
+      cables === 'two' ? 'The two-cable lever stays' : 'One cable a lever',
+      cables === 'two' ? phrase`Its cut-off does not replace it.` : phrase`Nothing to keep on that account.`,
+    );
+  },
+);

@@ -1,0 +1,46 @@
+import { amount, phrase } from '../../quantity/format.ts';
+import { kitRule, remedy } from '../say.ts';
+
+/** Gap wanted each side of a tyre, m. Source: ISO 4210 asks 6 mm on new bicycles; 4 is ridden. */
+const GAP = 0.004;
+
+/** The tyre between stays or fork legs. */
+export const tyreRoom = kitRule(
+  {
+    id: 'tyre-room',
+    words: 'Room for the tyre',
+    group: 'wheel',
+    uses: ['rearTyre', 'rearTyreRoom', 'frontTyre', 'frontTyreRoom'],
+    source: 'A tyre grows by 1 to 2 mm on a wider kit rim; 4 mm each side keeps it off the frame.',
+  },
+  (_context, kit, say) => {
+    const fit = kit.hub;
+    if (!fit) return null;
+    const rear = fit.place === 'rear';
+    const tyre = say.need(rear ? 'rearTyre' : 'frontTyre');
+    const room = say.need(rear ? 'rearTyreRoom' : 'frontTyreRoom');
+    if (tyre === undefined || room === undefined)
+      return say.open(
+        'Room beside the tyre not measured',
+        phrase`A kit rim may spread the tyre; what room it has there has not been measured.`,
+      );
+    const gap = (room - tyre.widthM) / 2;
+    if (gap < 0.0015)
+      return say.stop(
+        'The tyre does not pass',
+        phrase`${amount(tyre.widthM, 'size')} of tyre in ${amount(room, 'size')}: ${amount(gap, 'size')} each side.`,
+        remedy(phrase`Fit a narrower tyre.`, { cost: 26, minutes: 30, part: 'tyre' }),
+      );
+    if (gap < GAP)
+      return say.rework(
+        'Little room beside the tyre',
+        phrase`${amount(gap, 'size')} each side, ${amount(GAP, 'size')} wanted.`,
+        remedy(phrase`A tyre of ${amount(room - 2 * GAP, 'size')} or less, and the wheel dished to a millimetre.`, {
+          cost: 26,
+          minutes: 30,
+          part: 'tyre',
+        }),
+      );
+    return say.fits('Room beside the tyre', phrase`${amount(gap, 'size')} each side.`);
+  },
+);

@@ -1,0 +1,53 @@
+import { phrase } from '../../quantity/format.ts';
+import { kitRule, remedy } from '../say.ts';
+
+/** What is fixed under the shell and keeps a mid-drive from seating. */
+export const underBracket = kitRule(
+  {
+    id: 'under-bracket',
+    words: 'Under the shell',
+    group: 'frame',
+    uses: ['underBracket'],
+    source: 'Workshop practice: guides, bolts and plates under the shell are where mid-drives first foul.',
+    fitCritical: true,
+  },
+  (_context, kit, say) => {
+    if (!kit.mid) return null;
+    const what = say.need('underBracket');
+    if (what === undefined)
+      return say.open(
+        'Under the shell not looked at',
+        phrase`A guide, bolt or plate there keeps the motor from seating.`,
+      );
+    if (what === 'cableGuide' || what === 'openCables')
+      return say.rework(
+        'Cables run where the motor goes',
+        phrase`The gear cables pass under the shell; the motor’s case would saw through them.`,
+        remedy(
+          phrase`Take the guide off and lead the cables in a low-friction liner beside the case, or along the top of the chainstay.`,
+          { cost: 9, minutes: 40, part: 'cable liner' },
+        ),
+      );
+    if (what === 'bolt')
+      return say.rework(
+        'Something stands proud under the shell',
+        phrase`A bolt or boss under the shell meets the case before it is home.`,
+        remedy(phrase`Replace the bolt by a flat one, or file the boss flush if it carries nothing.`, {
+          cost: 3,
+          minutes: 20,
+          tool: 'file',
+        }),
+      );
+    if (what === 'standPlate')
+      return say.rework(
+        'Stand plate behind the shell',
+        phrase`The kickstand’s plate stands where the lock ring and its tool must go.`,
+        remedy(phrase`Take the stand off and fit one at the dropout or a two-legged one behind the wheel.`, {
+          cost: 32,
+          minutes: 30,
+          part: 'stand',
+        }),
+      );
+    return say.fits('Nothing under the shell', phrase`The shell is bare underneath.`);
+  },
+);

@@ -1,0 +1,48 @@
+import { axleLoads } from '../../safety/axleLoads.ts';
+import { amount, phrase } from '../../quantity/format.ts';
+import { partData, ruleFigure } from '../rule.ts';
+import { kitRule, remedy } from '../say.ts';
+
+/** Load on the driven wheel against its limit. */
+export const wheelLoad = kitRule(
+  {
+    id: 'wheel-load',
+    words: 'Load on the wheel',
+    group: 'load',
+    uses: ['wheelLimit', 'rearWheelShare', 'vehicleMass', 'wheelbase'],
+    source: 'Spokes break first at the loaded, driven wheel.',
+  },
+  ({ build, geometry }, kit, say) => {
+    const loads = axleLoads(build, geometry, kit, 0);
+    const front = kit.hub?.place === 'front';
+    const wheels = (front && geometry.pairedFront) || (!front && geometry.pairedRear) ? 2 : 1;
+    const load = (front ? loads.frontKg : loads.rearKg) / wheels;
+    say.look('rearWheelShare');
+    say.because(ruleFigure(`On each ${front ? 'front' : 'rear'} wheel`, amount(load, 'mass')));
+    const own = kit.hub?.wheelLimitKg;
+    const limit = own ?? say.need('wheelLimit');
+    if (own !== undefined) say.because(partData('Kit wheel bears', amount(own, 'mass')));
+    if (limit === undefined)
+      return say.open(
+        'The wheel’s own limit not known',
+        phrase`${amount(load, 'mass')} stands on the ${front ? 'front' : 'rear'} wheel.`,
+      );
+    if (load > limit)
+      return say.stop(
+        'The wheel bears less than stands on it',
+        phrase`${amount(load, 'mass')} on a wheel that bears ${amount(limit, 'mass')}.`,
+        remedy(phrase`A stronger wheel, or ${amount(load - limit, 'mass')} less on it.`, {
+          cost: 85,
+          minutes: 60,
+          part: 'wheel',
+        }),
+      );
+    if (load > limit * 0.9)
+      return say.rework(
+        'The wheel is near its limit',
+        phrase`${amount(load, 'mass')} of ${amount(limit, 'mass')}.`,
+        remedy(phrase`Check spoke tension every 500 km, and carry some load elsewhere.`, { minutes: 30 }),
+      );
+    return say.fits('The wheel bears its load', phrase`${amount(load, 'mass')} of ${amount(limit, 'mass')}.`);
+  },
+);

@@ -1,0 +1,70 @@
+import { ridingNow, type Build } from '../build.ts';
+import { commonFrame } from '../donor/common.ts';
+import type { DonorGeometry } from '../donor/geometry.ts';
+import { kindTraits } from '../donor/kinds.ts';
+import type { Kit } from '../parts/part.ts';
+
+/** Where the weight stands: kg on each axle, and the centre of mass in the side view, m. */
+export interface AxleLoads {
+  totalKg: number;
+  rearKg: number;
+  frontKg: number;
+  xM: number;
+  hM: number;
+}
+
+/** Height of a seated rider's centre of mass above the saddle, m. Source: project, adults upright. */
+const RIDER_ABOVE_SADDLE = 0.22;
+/** Where a vehicle's own mass lies, of its wheelbase from the rear, and its height, m. Source: project. */
+const VEHICLE_SHARE = 0.45;
+const VEHICLE_HEIGHT = 0.45;
+
+/**
+ * Load on each axle at rest on the level, from the masses at their places; the weighed load on the rear
+ * axle takes the rider's and vehicle's place where it was measured. Good to about 5 kg unweighed.
+ */
+export function axleLoads(build: Build, geometry: DonorGeometry, kit: Kit | null, packKg: number): AxleLoads {
+  const { brief, donor } = build;
+  const g = geometry;
+  const wheelbase = g.frontAxle.x - g.rearAxle.x;
+  const rider = ridingNow(brief);
+  const own = donor.survey.vehicleMass?.value ?? commonFrame[donor.kind].vehicleMass;
+  const cargoAt = g.box
+    ? g.box.reduce((sum, p) => sum + p.x, 0) / g.box.length
+    : (g.rackDeck.from.x + g.rackDeck.to.x) / 2;
+  const cargoHigh = g.box ? Math.min(...g.box.map((p) => p.y)) + 0.15 : g.rackDeck.from.y + 0.1;
+  const seated = kindTraits[donor.kind].seat === 'seat';
+  const masses = [
+    {
+      kg: rider.massKg,
+      x: g.saddle.x + (seated ? 0.1 : (g.grip.x - g.saddle.x) * 0.2),
+      h: g.saddle.y + (seated ? 0.12 : RIDER_ABOVE_SADDLE),
+    },
+    { kg: own, x: wheelbase * VEHICLE_SHARE, h: VEHICLE_HEIGHT },
+    { kg: brief.cargoKg, x: cargoAt, h: cargoHigh },
+    {
+      kg: kit?.massKg ?? 0,
+      x: kit?.hub?.place === 'front' ? wheelbase : kit?.mid ? g.bracket.x : 0,
+      h: kit?.mid ? g.bracket.y : g.rearAxle.y,
+    },
+    {
+      kg: packKg,
+      x: g.triangle ? (g.triangle.bracket.x + g.triangle.head.x) / 2 : g.rackDeck.from.x + 0.2,
+      h: g.bracket.y + 0.25,
+    },
+  ];
+  const totalKg = masses.reduce((sum, m) => sum + m.kg, 0);
+  const hM = masses.reduce((sum, m) => sum + m.kg * m.h, 0) / totalKg;
+  let xM = masses.reduce((sum, m) => sum + m.kg * m.x, 0) / totalKg;
+  const weighed = donor.survey.rearWheelShare?.value;
+  if (weighed !== undefined) {
+    // Rider and vehicle as weighed; what the plan adds comes on top at its own place.
+    const added = masses.slice(2);
+    const base = rider.massKg + own;
+    const rear = Math.min(weighed, base);
+    const moment = (base - rear) * wheelbase + added.reduce((sum, m) => sum + m.kg * m.x, 0);
+    xM = moment / totalKg;
+  }
+  const frontKg = (totalKg * xM) / wheelbase;
+  return { totalKg, rearKg: totalKg - frontKg, frontKg, xM, hM };
+}

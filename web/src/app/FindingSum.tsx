@@ -1,0 +1,176 @@
+import { Button, TextInput } from '@mantine/core';
+import { provenanceWords, schools, verdictEdges, type Evidence, type Finding } from '@sprocket/core';
+import { useMemo, useState } from 'react';
+import { Link, useNavigate, useParams } from 'react-router';
+import { Say, Show } from '../ui/Show.tsx';
+import { VerdictMark } from '../ui/Verdict.tsx';
+import { buildActions } from './buildSlice.ts';
+import { useShelf } from './PlanProvider.tsx';
+import { useBuild, useSend } from './store.ts';
+import { uiActions } from './uiSlice.ts';
+
+/** What a verdict rests on, what mends it, what would change it, and the way to set it aside with a reason. */
+export function FindingSum({ finding }: { finding: Finding }) {
+  const navigate = useNavigate();
+  const { buildId = '' } = useParams();
+  const send = useSend();
+  const build = useBuild();
+  const shelf = useShelf();
+  const change = useMemo(
+    () =>
+      verdictEdges(build, shelf, { rule: finding.rule, subject: finding.subject ?? 'plan', verdict: finding.verdict }),
+    [build, shelf, finding.rule, finding.subject, finding.verdict],
+  );
+  const goTo = (item: string): void => {
+    send(uiActions.explained(null));
+    void navigate(`/build/${buildId}/donor#${item}`);
+  };
+  return (
+    <>
+      <p className="explain-verdict">
+        <VerdictMark verdict={finding.verdict} />
+        {finding.override ? <span className="overridden-word"> overridden</span> : null}
+      </p>
+      <p>
+        <Say words={finding.why} />
+      </p>
+      <table className="sum">
+        <caption className="sr">What the verdict rests on</caption>
+        <tbody>
+          {finding.evidence.map((line, i) => (
+            <tr key={`${line.label}${i}`}>
+              <th scope="row">
+                {line.label}
+                <span className="from">{fromWords(line)}</span>
+              </th>
+              <td className="num">
+                <Show value={line.value} />
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      {finding.remedies.length === 0 ? null : (
+        <>
+          <h3>{finding.verdict === 'measure' ? 'What to measure' : 'What would mend it'}</h3>
+          <ul className="remedies">
+            {finding.remedies.map((remedy) => (
+              <li key={JSON.stringify(remedy.text)}>
+                <Say words={remedy.text} />
+                <RemedyFacts cost={remedy.cost} minutes={remedy.minutes} tool={remedy.tool} part={remedy.part} />
+                {remedy.item ? (
+                  <>
+                    {' '}
+                    <button type="button" className="link-button" onClick={() => remedy.item && goTo(remedy.item)}>
+                      Go to the field
+                    </button>
+                  </>
+                ) : null}
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
+      {change.edges.length + change.otherKits.length === 0 ? null : (
+        <>
+          <h3>What would change this</h3>
+          <ul className="edges">
+            {change.edges.map((edge) => (
+              <li key={JSON.stringify([edge.item, edge.text, edge.verdict])}>
+                <VerdictMark verdict={edge.verdict} /> <Say words={edge.text} />
+              </li>
+            ))}
+            {change.otherKits.length === 0 ? null : (
+              <li>
+                <VerdictMark verdict="fits" /> {change.otherKits.slice(0, 5).join(', ')}
+                {change.otherKits.length > 5 ? ` and ${change.otherKits.length - 5} more kits` : ''}
+              </li>
+            )}
+          </ul>
+        </>
+      )}
+      {finding.school ? (
+        <p>
+          Converters differ on this: {schools[finding.school].title.toLowerCase()}.{' '}
+          <Link to={`/build/${buildId}/schools#${finding.school}`} onClick={() => send(uiActions.explained(null))}>
+            Both sides
+          </Link>
+        </p>
+      ) : null}
+      {finding.verdict === 'fits' ? null : <OverrideForm finding={finding} />}
+      <p className="quiet source">{finding.source}</p>
+    </>
+  );
+}
+
+function RemedyFacts(facts: {
+  cost: number | undefined;
+  minutes: number | undefined;
+  tool: string | undefined;
+  part: string | undefined;
+}) {
+  const words = [
+    facts.cost ? `about ${facts.cost}` : '',
+    facts.minutes ? `${facts.minutes} min` : '',
+    facts.tool ? `with a ${facts.tool}` : '',
+    facts.part ? `to buy: ${facts.part}` : '',
+  ].filter((w) => w !== '');
+  return words.length === 0 ? null : <span className="quiet"> {words.join(' · ')}</span>;
+}
+
+/** Sets a finding aside with a written reason, or takes it up again. It stays visible either way. */
+function OverrideForm({ finding }: { finding: Finding }) {
+  const send = useSend();
+  const [reason, setReason] = useState('');
+  const subject = finding.subject ?? 'plan';
+  const field = `override.${finding.rule}.${subject}`;
+  if (finding.override)
+    return (
+      <div className="override">
+        <p>
+          <strong>Overridden</strong> <span className="num">{finding.override.on}</span>: {finding.override.reason}
+        </p>
+        <Button
+          size="compact-sm"
+          variant="default"
+          onClick={() => send(buildActions.overrideClosed({ field, value: { rule: finding.rule, subject } }))}
+        >
+          Take it up again
+        </Button>
+      </div>
+    );
+  return (
+    <div className="override">
+      <TextInput
+        label="Override with a reason"
+        description="It no longer counts against the plan, but stays listed here and in what you export."
+        size="sm"
+        value={reason}
+        maxLength={1000}
+        onChange={(event) => setReason(event.currentTarget.value)}
+      />
+      <Button
+        size="compact-sm"
+        variant="default"
+        disabled={reason.trim().length < 8}
+        onClick={() => {
+          send(
+            buildActions.overridden({
+              field,
+              value: { rule: finding.rule, subject, reason: reason.trim(), on: new Date().toISOString().slice(0, 10) },
+            }),
+          );
+          setReason('');
+        }}
+      >
+        Override
+      </Button>
+    </div>
+  );
+}
+
+function fromWords(line: Evidence): string {
+  if (line.provenance === 'part data') return 'part data';
+  if (line.provenance === 'rule') return 'reckoned';
+  return provenanceWords[line.provenance];
+}

@@ -1,0 +1,139 @@
+import { Button, FileButton, TextInput } from '@mantine/core';
+import { notifications } from '@mantine/notifications';
+import {
+  amount,
+  amountText,
+  isProven,
+  lookAlikes,
+  provenanceWords,
+  rulesUsing,
+  surveyItem,
+  type Entry,
+  type Survey,
+  type SurveyItemId,
+} from '@sprocket/core';
+import { useLiveQuery } from 'dexie-react-hooks';
+import { useMemo } from 'react';
+import { buildActions } from '../../app/buildSlice.ts';
+import { useBuild, useSend, useUnits } from '../../app/store.ts';
+import { db } from '../../storage/db.ts';
+import { dropPhoto, keepPhoto } from '../../storage/photos.ts';
+import { FigureFor } from './figures/FigureFor.tsx';
+import { assumedEntry } from './assume.ts';
+
+/** How the item in focus is taken: figure, where to put the tool, look-alikes, who uses it, photo and note. */
+export function HowTo({ id, next }: { id: SurveyItemId; next: boolean }) {
+  const build = useBuild();
+  const send = useSend();
+  const units = useUnits();
+  const item = surveyItem(id);
+  const entry = build.donor.survey[id] as Entry<unknown> | undefined;
+  const uses = useMemo(() => rulesUsing(id), [id]);
+  const guess = assumedEntry(item);
+  const alike = item.lookAlike ? lookAlikes[item.lookAlike] : null;
+  const put = (value: Entry<unknown>): void => {
+    send(
+      buildActions.surveyed({
+        field: `survey.${id}.more`,
+        value: { id, entry: value as Survey[SurveyItemId] },
+      }),
+    );
+  };
+  return (
+    <aside className="howto" aria-label="How to take it">
+      <p className="howto-title">
+        <strong aria-live="polite">
+          {next ? 'Next: ' : ''}
+          {next ? item.label.toLowerCase() : item.label}
+        </strong>{' '}
+        <span className="quiet">with {item.tool === 'eye' ? 'your eyes' : `the ${item.tool}`}</span>
+      </p>
+      <FigureFor figure={item.figure} label={item.label} />
+      <p>{item.how}</p>
+      <p className="quiet">{item.why}</p>
+      {alike ? (
+        <dl className="alike">
+          <dt className="alike-test">{alike.test}</dt>
+          {alike.sides.map((side) => (
+            <div key={side.name}>
+              <dt>{side.name}</dt>
+              <dd>{side.tells}</dd>
+            </div>
+          ))}
+          <dd className="quiet">{alike.mistake}</dd>
+        </dl>
+      ) : null}
+      {uses.length === 0 ? null : (
+        <p className="howto-uses">
+          <span className="quiet">Decides: </span>
+          {uses.join(', ').toLowerCase()}
+        </p>
+      )}
+      {!entry && guess ? (
+        <Button
+          size="compact-sm"
+          variant="default"
+          onClick={() =>
+            send(buildActions.surveyed({ field: `survey.${id}`, value: { id, entry: guess as Survey[SurveyItemId] } }))
+          }
+        >
+          Assume{' '}
+          {item.type === 'number' ? amountText(amount(guess.value as number, item.dimension), units) : guess.typed}
+        </Button>
+      ) : null}
+      {entry ? (
+        <div className="howto-entry">
+          <p className="quiet">
+            {isProven(entry) ? 'Proven: ' : 'Not proven: '}
+            {provenanceWords[entry.provenance]}
+            {entry.on ? `, ${entry.on}` : ''}
+          </p>
+          <TextInput
+            key={`note-${id}`}
+            size="xs"
+            aria-label={`Note on ${item.label.toLowerCase()}`}
+            placeholder="A note, if it needs one"
+            maxLength={2000}
+            value={entry.note}
+            onChange={(event) => put({ ...entry, note: event.currentTarget.value })}
+          />
+        </div>
+      ) : null}
+      <Photos id={id} label={item.label} />
+    </aside>
+  );
+}
+
+/** Photos of one item: kept in this browser, scaled down, and sent out with the build's file. */
+function Photos({ id, label }: { id: string; label: string }) {
+  const build = useBuild();
+  const photos = useLiveQuery(() => db.photos.where({ buildId: build.id, item: id }).toArray(), [build.id, id]);
+  return (
+    <div className="photos">
+      {photos?.map((photo) => (
+        <figure key={photo.id}>
+          <img src={photo.dataUrl} alt={`${label}, taken ${photo.on}`} />
+          <button type="button" className="link-button" onClick={() => void dropPhoto(photo)}>
+            take off
+          </button>
+        </figure>
+      ))}
+      <FileButton
+        accept="image/png,image/jpeg,image/webp"
+        inputProps={{ 'aria-label': `Photo of ${label.toLowerCase()}` }}
+        onChange={(file) => {
+          if (!file) return;
+          keepPhoto(build.id, id, file).catch((error: unknown) =>
+            notifications.show({ message: error instanceof Error ? error.message : String(error), color: 'red' }),
+          );
+        }}
+      >
+        {(props) => (
+          <Button size="compact-sm" variant="subtle" {...props}>
+            Add a photo
+          </Button>
+        )}
+      </FileButton>
+    </div>
+  );
+}

@@ -1,0 +1,93 @@
+import { Button, TextInput } from '@mantine/core';
+import type { Finding } from '@sprocket/core';
+import { useId, useState } from 'react';
+import { buildActions } from '../app/buildSlice.ts';
+import { useBuild, useSend } from '../app/store.ts';
+import { uiActions } from '../app/uiSlice.ts';
+
+interface OrderMarkProps {
+  part: string;
+  name: string;
+  /** Findings that say "measure" on what must fit. */
+  holding: readonly Finding[];
+}
+
+/** Marks a part as ordered; held back while something fit-critical is unmeasured, unless a reason is written. */
+export function OrderMark({ part, name, holding }: OrderMarkProps) {
+  const order = useBuild().orders[part];
+  const send = useSend();
+  const [reason, setReason] = useState('');
+  const why = useId();
+  const place = (note: string | null): void => {
+    send(
+      buildActions.ordered({
+        field: `order.${part}`,
+        value: { part, order: { on: new Date().toISOString().slice(0, 10), reason: note } },
+      }),
+    );
+    setReason('');
+  };
+  if (order)
+    return (
+      <div className="order">
+        <span>
+          <strong>Ordered</strong> <span className="num">{order.on}</span>
+          {order.reason ? <span className="quiet"> against what was unmeasured: {order.reason}</span> : null}
+        </span>
+        <Button
+          size="compact-sm"
+          variant="subtle"
+          onClick={() => send(buildActions.ordered({ field: `order.${part}`, value: { part, order: null } }))}
+        >
+          Not ordered after all
+        </Button>
+      </div>
+    );
+  if (holding.length === 0)
+    return (
+      <div className="order">
+        <Button size="compact-sm" variant="default" onClick={() => place(null)}>
+          Mark {name} as ordered
+        </Button>
+      </div>
+    );
+  return (
+    <div className="order order-held">
+      <p id={why}>
+        <strong>Hold the order:</strong> {holding.length} thing{holding.length === 1 ? '' : 's'} that must fit{' '}
+        {holding.length === 1 ? 'is' : 'are'} not measured:{' '}
+        {holding.map((f, i) => (
+          <span key={f.rule}>
+            {i > 0 ? ', ' : ''}
+            <button
+              type="button"
+              className="link-button"
+              onClick={() => send(uiActions.explained({ kind: 'finding', finding: f }))}
+            >
+              {f.title.charAt(0).toLowerCase() + f.title.slice(1)}
+            </button>
+          </span>
+        ))}
+      </p>
+      <div className="order-row">
+        <TextInput
+          size="xs"
+          aria-label={`Reason for ordering ${name} all the same`}
+          aria-describedby={why}
+          placeholder="Ordered all the same, because…"
+          value={reason}
+          maxLength={1000}
+          onChange={(event) => setReason(event.currentTarget.value)}
+        />
+        <Button
+          size="compact-sm"
+          variant="default"
+          disabled={reason.trim().length < 8}
+          onClick={() => place(reason.trim())}
+        >
+          Order with this reason
+        </Button>
+      </div>
+    </div>
+  );
+}
