@@ -495,7 +495,7 @@ const builds: Build[] = [
         leftShifter: 'none',
         rightShifter: 'trigger',
         barTape: 'no',
-        headToBracket: '1240 mm',
+        headToBracket: '1080 mm',
         lockSlack: '60 mm',
         wheelLimit: ['140 kg', 'dataSheet'],
         stand: 'centre',

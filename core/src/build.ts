@@ -216,7 +216,7 @@ export function newBuild(id: string, name: string, now: string): Build {
     },
     ownParts: [],
     ownLaws: [],
-    schools: usualSchools,
+    schools: { ...usualSchools },
     overrides: [],
     orders: {},
     createdAt: now,

@@ -1,36 +1,13 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { newBuild, type Build } from '../build.ts';
-import type { Survey, SurveyItemId } from '../donor/donor.ts';
-import { surveyItem, surveyItems } from '../donor/survey.ts';
+import type { SurveyItemId } from '../donor/donor.ts';
+import { surveyItems } from '../donor/survey.ts';
 import { starterShelf } from '../parts/shelf.ts';
 import type { Kit } from '../parts/part.ts';
 import { planBuild } from '../plan.ts';
-import { parseQuantity, parseTeeth } from '../quantity/parse.ts';
-import { parseTyre } from '../quantity/tyre.ts';
-import type { UnitSystem } from '../quantity/units.ts';
+import { typedSurvey, type Typed } from '../../test/typed.ts';
 import type { Finding, Verdict } from './finding.ts';
-
-type Typed = Partial<Record<SurveyItemId, string>>;
-
-/** Survey entries from typed text, all measured, as the fields make them. */
-function survey(typed: Typed, system: UnitSystem = 'metric'): Survey {
-  const out: Record<string, unknown> = {};
-  for (const [id, text] of Object.entries(typed) as [SurveyItemId, string][]) {
-    const item = surveyItem(id);
-    const read =
-      item.type === 'number'
-        ? parseQuantity(text, item.dimension, system)
-        : item.type === 'tyre'
-          ? parseTyre(text)
-          : item.type === 'teeth'
-            ? parseTeeth(text)
-            : { ok: true as const, value: text, unit: '' };
-    if (!read.ok) throw new Error(`${id}: ${read.message}`);
-    out[id] = { value: read.value, typed: text, unit: read.unit, provenance: 'measured', note: '' };
-  }
-  return out as Survey;
-}
 
 /** A steel roadster that takes most things: each case changes what it is about. */
 const roadster: Typed = {
@@ -72,7 +49,7 @@ function buildWith(changes: Typed, edit: (b: Build) => void = () => undefined): 
   const b = newBuild('case', 'Case', '2026-01-01T00:00:00.000Z');
   const typed = { ...roadster, ...changes };
   for (const [id, text] of Object.entries(changes)) if (text === '') Reflect.deleteProperty(typed, id);
-  b.donor.survey = survey(typed);
+  b.donor.survey = typedSurvey(typed);
   b.choice.torqueArms = 2;
   edit(b);
   return b;

@@ -26,7 +26,7 @@ function fromVersion1(build: Loose): Loose {
     version: 2,
     donor: { ...donor, condition: split },
     ownLaws: [],
-    schools: usualSchools,
+    schools: { ...usualSchools },
     overrides: [],
     orders: {},
   };

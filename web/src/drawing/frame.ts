@@ -21,6 +21,8 @@ export function sheetFor(g: DonorGeometry, pixels: { width: number; height: numb
   const margin = wide
     ? { left: 0.16, right: 0.16, top: 0.07, bottom: 0.16 }
     : { left: 0.06, right: 0.06, top: 0.05, bottom: 0.22 };
+  // Recumbents carry a second line along the ground.
+  if (g.dimensions.some((d) => d.item === 'bracketReach')) margin.bottom += 0.1;
   const needW = right - tail + margin.left + margin.right;
   const needH = up + margin.top + margin.bottom;
   const px = Math.max(needW / pixels.width, needH / (pixels.height - titleBlock));

@@ -40,7 +40,7 @@ export function foldingFrame(b: FrameBase): FrameParts {
   const beamFrom = up(b, 0.34);
   const beamTo = add(headBottom, scale(axis, 0.06));
   const hinge = toward(beamFrom, beamTo, 0.5);
-  const mastTop = add(headTop, scale(axis, 0.36));
+  const mastTop = add(headTop, scale(axis, 0.29));
   return {
     headBottom,
     headTop,
