@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import { axeFindings, press, setDevice, startApp, visit, type App } from './support/app.ts';
+import { axeFindings, leg, press, setDevice, startApp, visit, type App } from './support/app.ts';
 
 const views = [
   '/',
@@ -11,6 +11,8 @@ const views = [
   '/build/demo-box/gearing',
   '/build/demo-gravel/drive',
   '/build/demo-trike/donor',
+  '/build/demo-gravel/schools',
+  '/build/demo-mixte/compare',
   '/build/demo-mixte/wiring',
   '/build/demo-mixte/shelf',
 ];
@@ -42,6 +44,35 @@ describe('every view, light and dark, wide and narrow', () => {
       expect(app.complaints).to.deep.equal([]);
     });
   }
+
+  for (const words of [
+    'Measure next',
+    'Bottom bracket',
+    'Brakes and levers',
+    'Condition',
+    'What follows',
+    'Worth it',
+  ]) {
+    it(`the survey’s “${words}”: axe finds nothing, nothing spills`, async () => {
+      await visit(app, '/build/demo-lockkeeper/donor');
+      await leg(app.page, words);
+      for (const device of devices) {
+        await setDevice(app.page, device);
+        expect(await axeFindings(app.page), device.name).to.deep.equal([]);
+        const spill = await app.page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
+        expect(spill, device.name).to.be.at.most(0);
+      }
+    });
+  }
+
+  it('the matrix of kits and rules: axe finds nothing', async () => {
+    await visit(app, '/build/demo-box/drive');
+    await leg(app.page, 'Matrix');
+    for (const device of devices) {
+      await setDevice(app.page, device);
+      expect(await axeFindings(app.page), device.name).to.deep.equal([]);
+    }
+  });
 
   for (const device of devices) {
     it(`an opened sum, the finder and the list of keys, ${device.name}: axe finds nothing`, async () => {

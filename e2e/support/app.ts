@@ -1,5 +1,5 @@
 import { createServer } from '../../server/src/server.ts';
-import { mkdtempSync, rmSync } from 'node:fs';
+import { mkdtempSync, readdirSync, rmSync } from 'node:fs';
 import { readFile } from 'node:fs/promises';
 import { createRequire } from 'node:module';
 import type { Server } from 'node:http';
@@ -99,6 +99,20 @@ export async function press(page: Page, name: string): Promise<void> {
   await page.locator(`::-p-aria(${name})`).click();
 }
 
+/** Goes to a leg of the survey by its words. */
+export async function leg(page: Page, words: string): Promise<void> {
+  await page.$$eval(
+    '.leg',
+    (legs, name) => (legs.find((l) => l.textContent?.startsWith(name)) as HTMLElement | undefined)?.click(),
+    words,
+  );
+  await page.waitForFunction(
+    (name) => [...document.querySelectorAll('.leg[aria-pressed="true"]')].some((l) => l.textContent?.startsWith(name)),
+    {},
+    words,
+  );
+}
+
 /** The control a visible label names, or that carries the name itself. */
 async function labelled(page: Page, label: string): Promise<ElementHandle<HTMLElement>> {
   const handle = await page.waitForFunction(
@@ -172,4 +186,19 @@ export async function axeFindings(page: Page): Promise<string[]> {
         `${v.id} (${v.impact ?? ''}): ${n.target.join(' ')}: ${(n.failureSummary ?? '').replace(/\s+/g, ' ').slice(0, 200)}`,
     ),
   );
+}
+
+export async function chooseFile(app: App, button: string, path: string): Promise<void> {
+  const [chooser] = await Promise.all([app.page.waitForFileChooser(), press(app.page, button)]);
+  await chooser.accept([path]);
+}
+
+/** Waits for a finished download and gives its path. */
+export async function downloaded(app: App): Promise<string> {
+  for (let i = 0; i < 100; i++) {
+    const file = readdirSync(app.downloads).find((name) => name.endsWith('.json'));
+    if (file) return join(app.downloads, file);
+    await new Promise((done) => setTimeout(done, 100));
+  }
+  throw new Error('nothing was downloaded');
 }

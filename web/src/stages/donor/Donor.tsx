@@ -159,7 +159,7 @@ export function DonorStage() {
                   variant="subtle"
                   onClick={() => send(buildActions.assumed({ field: 'survey.assume', value: assumeOpen(donor) }))}
                 >
-                  Fill what is open with common values, marked assumed
+                  Assume common values for the rest
                 </Button>
               </div>
               <div className="survey-fields">

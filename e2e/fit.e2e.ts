@@ -1,0 +1,151 @@
+import { expect } from 'chai';
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import {
+  chooseFile,
+  downloaded,
+  fill,
+  leg,
+  pick,
+  press,
+  startApp,
+  textOf,
+  visit,
+  waitForText,
+  type App,
+} from './support/app.ts';
+
+describe('the judgement of fit', () => {
+  let app: App;
+  before(async () => {
+    app = await startApp({ demo: true });
+    await visit(app, '/');
+  });
+  after(() => app.close());
+
+  it('ranks what to measure next, and follows what is found', async () => {
+    await visit(app, '/build/demo-mixte/donor');
+    await leg(app.page, 'Rear end');
+    await fill(app.page, 'Rear dropout spacing', ' ');
+    await leg(app.page, 'Measure next');
+    await waitForText(app.page, '.next-list', /Rear dropout spacing[\s\S]*could rule out \d+ kits/);
+    await fill(app.page, 'Rear dropout spacing', '131 mm');
+    await app.page.waitForFunction(
+      () => !/Rear dropout spacing/.test(document.querySelector<HTMLElement>('.next-list')?.innerText ?? ''),
+    );
+  });
+
+  it('shows how to take an item, tells look-alikes apart, and says what hangs on it', async () => {
+    await leg(app.page, 'Rings and cogs');
+    await app.page.focus('#item-clusterKind');
+    const words = await waitForText(app.page, '.howto', /Spin the cogs backwards/);
+    expect(words).to.match(/Freewheel[\s\S]*Cassette/);
+    expect(words).to.match(/Decides:[\s\S]*cogs on the hub/);
+    expect(await app.page.$('.howto-figure')).not.to.equal(null);
+  });
+
+  it('holds an order back while what must fit is unmeasured, and takes a reason', async () => {
+    await visit(app, '/build/demo-box/drive');
+    await waitForText(app.page, '.order-held', /Hold the order:[\s\S]*bottom bracket not proven/i);
+    await fill(app.page, 'Reason for ordering Wren M250 all the same', 'the shop takes it back');
+    await press(app.page, 'Order with this reason');
+    await waitForText(app.page, '.order', /Ordered[\s\S]*the shop takes it back/);
+    await press(app.page, 'Not ordered after all');
+    await app.page.waitForSelector('.order-held');
+  });
+
+  it('opens any cell of the matrix, says what would change it, and overrides with a reason', async () => {
+    await visit(app, '/build/demo-mixte/drive');
+    await leg(app.page, 'Matrix');
+    await app.page.click('.cell[aria-label^="Otter R250, dropout spacing"]');
+    await waitForText(app.page, '.explain', /What would change this[\s\S]*Rear dropout spacing from 134/);
+    await fill(app.page, 'Override with a reason', 'cold-set last winter, checked with a string');
+    await press(app.page, 'Override');
+    await waitForText(app.page, '.explain', /Overridden[\s\S]*cold-set last winter/);
+    await app.page.keyboard.press('Escape');
+    await app.page.waitForSelector('.explain', { hidden: true });
+    await waitForText(app.page, '.findings', /overridden: cold-set last winter/);
+    await app.page.keyboard.down('Control');
+    await app.page.keyboard.press('z');
+    await app.page.keyboard.up('Control');
+    await app.page.waitForFunction(
+      () => !/overridden/.test(document.querySelector<HTMLElement>('.findings')?.innerText ?? ''),
+    );
+  });
+
+  it('shows both sides of a school and what each says of this build', async () => {
+    await visit(app, '/build/demo-gravel/schools');
+    const carbon = await waitForText(app.page, '#carbon', /Refuse[\s\S]*Mid-drive only/i);
+    expect(carbon).to.match(/Stop/);
+    await app.page.click('#cutoffs .school-side:not(.chosen) input');
+    await app.page.waitForFunction(
+      () => document.querySelector('#cutoffs .school-side.chosen')?.textContent?.includes('throttle') === true,
+    );
+  });
+
+  it('corrects a legal class, and the verdict follows', async () => {
+    await app.page.$eval('button[aria-label^="Correct Pedal assist, 250"]', (b) => (b as HTMLElement).click());
+    await fill(app.page, 'Rated power allowed', '750 W');
+    await visit(app, '/build/demo-gravel/drive');
+    const words = await textOf(app.page, '.findings');
+    expect(words).not.to.match(/More rated power than its class/);
+  });
+
+  it('answers whether it is worth it, by what was said', async () => {
+    await visit(app, '/build/demo-lockkeeper/donor');
+    await waitForText(app.page, '.two-answers', /It can[\s\S]*Worth it/);
+    await leg(app.page, 'Worth it');
+    await pick(app.page, 'Does it fit its rider?', 'poor');
+    await waitForText(app.page, '.two-answers', /Not worth it/);
+  });
+
+  it('holds two donors against one brief', async () => {
+    await visit(app, '/build/demo-mixte/compare');
+    await waitForText(app.page, '.compare', /Bookbinder’s mixte[\s\S]*Not like this/);
+  });
+
+  it('keeps a photo with an item, and sends it out and in with the build', async () => {
+    const picture = join(app.downloads, 'slot.png');
+    await app.page.screenshot({ path: picture as `${string}.png` });
+    await visit(app, '/build/demo-trike/donor');
+    await app.page.focus('#item-bracketWidth');
+    await waitForText(app.page, '.howto', /Shell width/);
+    await chooseFile(app, 'Add a photo', picture);
+    await app.page.waitForSelector('.photos img');
+    await visit(app, '/');
+    await press(app.page, 'More for Tool library’s trike');
+    await press(app.page, 'Save as a build file');
+    const file = await downloaded(app);
+    const kept = JSON.parse(readFileSync(file, 'utf8')) as { photos: { item: string; dataUrl: string }[] };
+    expect(kept.photos.map((p) => p.item)).to.deep.equal(['bracketWidth']);
+    expect(kept.photos[0]?.dataUrl).to.match(/^data:image\/jpeg;base64,/);
+    await chooseFile(app, 'Bring in a build file', file);
+    await waitForText(app.page, '.build-list', /trike \(brought in\)/);
+    expect(app.complaints).to.deep.equal([]);
+  });
+
+  it('takes a home-built frame by its corners', async () => {
+    await visit(app, '/build/demo-mixte/donor');
+    await pick(app.page, 'Kind of vehicle', 'homeBuilt');
+    await leg(app.page, 'Frame by its corners');
+    await press(app.page, 'Begin with four corners');
+    await press(app.page, 'Add a corner');
+    await app.page.waitForFunction(() => document.querySelectorAll('.free-rows:first-of-type li').length === 5);
+    expect(app.complaints).to.deep.equal([]);
+  });
+
+  it('says at the field what is wrong with a size, and blanks nothing else', async () => {
+    await visit(app, '/build/demo-lockkeeper/donor');
+    await leg(app.page, 'Front end');
+    const before = await app.page.$eval('#item-frontSlotWidth', (i) => (i as HTMLInputElement).value);
+    for (const bad of ['-3 mm', 'ten-ish', '12 kg']) {
+      await fill(app.page, 'Front dropout spacing', bad);
+      await app.page.waitForFunction(
+        () => (document.getElementById('item-frontDropoutSpacing')?.getAttribute('aria-invalid') ?? '') === 'true',
+      );
+    }
+    await fill(app.page, 'Front dropout spacing', '9 m');
+    await waitForText(app.page, '.survey-group', /Unusual/);
+    expect(await app.page.$eval('#item-frontSlotWidth', (i) => (i as HTMLInputElement).value)).to.equal(before);
+  });
+});
