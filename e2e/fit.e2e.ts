@@ -86,6 +86,7 @@ describe('the judgement of fit', () => {
   it('corrects a legal class, and the verdict follows', async () => {
     await app.page.$eval('button[aria-label^="Correct Pedal assist, 250"]', (b) => (b as HTMLElement).click());
     await fill(app.page, 'Rated power allowed', '750 W');
+    await waitForText(app.page, '.build-card', /· saved/);
     await visit(app, '/build/demo-gravel/drive');
     const words = await textOf(app.page, '.findings');
     expect(words).not.to.match(/More rated power than its class/);

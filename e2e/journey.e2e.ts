@@ -170,7 +170,7 @@ describe('one donor in, one honest plan out', () => {
     await app.page.reload({ waitUntil: 'networkidle0' });
     await app.page.waitForSelector(range);
     expect(await tallyOf(app)).to.deep.equal(tally);
-    await app.page.waitForSelector('#item-rearDropoutSpacing');
+    await leg(app.page, 'Quick look');
     expect(await app.page.$eval('#item-rearDropoutSpacing', (i) => (i as HTMLInputElement).value)).to.equal(
       '5 5/16 in',
     );

@@ -10,6 +10,7 @@ interface Shot {
   height?: number;
   dark?: boolean;
   click?: string;
+  scroll?: string;
 }
 
 const shots: Shot[] = [
@@ -22,6 +23,10 @@ const shots: Shot[] = [
   { name: 'trike-dark', path: '/build/demo-trike/drive', dark: true },
   { name: 'carbon-stop', path: '/build/demo-gravel/drive' },
   { name: 'sum', path: '/build/demo-mixte/pack', click: '[data-figure="range"]' },
+  { name: 'matrix', path: '/build/demo-box/drive', click: '.walk .leg:nth-child(2)', scroll: '.matrix' },
+  { name: 'schools', path: '/build/demo-gravel/schools' },
+  { name: 'compare', path: '/build/demo-mixte/compare' },
+  { name: 'finding', path: '/build/demo-mixte/drive', click: '.finding-open' },
   { name: 'shelf', path: '/build/demo-mixte/shelf' },
   { name: 'donor-phone', path: '/build/demo-lockkeeper/donor', width: 390, height: 844 },
 ];
@@ -35,6 +40,7 @@ for (const dark of [false, true]) {
     await app.page.setViewport({ width: shot.width ?? 1280, height: shot.height ?? 800 });
     await visit(app, shot.path);
     if (shot.click) await app.page.click(shot.click);
+    if (shot.scroll) await app.page.$eval(shot.scroll, (e) => e.scrollIntoView());
     await new Promise((done) => setTimeout(done, 500));
     await app.page.screenshot({ path: fileURLToPath(new URL(`${shot.name}.png`, folder)) as `${string}.png` });
     process.stdout.write(`docs/screenshots/${shot.name}.png\n`);

@@ -7,6 +7,7 @@ import {
   planBuild,
   readBuild,
   starterShelf,
+  verdictEdges,
   verdictWords,
   type Build,
   type BuildPlan,
@@ -23,7 +24,17 @@ const from = process.env.INIT_CWD ?? process.cwd();
 function report(build: Build, plan: BuildPlan): string {
   const lines: string[] = [`${build.name} (variant ${build.variant}): ${verdictWords[plan.verdict].toLowerCase()}`, ''];
   lines.push(`Kit   ${plan.chosen.kit?.name ?? 'none chosen'}`, `Pack  ${plan.chosen.pack?.name ?? 'none chosen'}`);
-  lines.push(`${plan.progress.proven} of ${plan.progress.total} survey items measured`, '');
+  lines.push(`${plan.progress.proven} of ${plan.progress.total} survey items proven`, '');
+  lines.push(`Can it?      ${plan.can.words}. ${phraseText(plan.can.why, system)}`);
+  lines.push(
+    `Worth it?    ${plan.worth.words}${plan.worth.most === '' ? '' : `; weighs most: ${plan.worth.most.toLowerCase()}`}`,
+    '',
+  );
+  for (const f of plan.families)
+    lines.push(
+      `${f.words.padEnd(24)}${f.remaining} of ${f.total} kits could go on${f.stoppedBy[0] ? `; ${f.stoppedBy[0].title.toLowerCase()}` : ''}`,
+    );
+  lines.push('');
   for (const figure of plan.figures) {
     const value = figure.value ? amountText(figure.value, system) : '–';
     const band = figure.band
@@ -37,10 +48,30 @@ function report(build: Build, plan: BuildPlan): string {
       `${verdictWords[finding.verdict].toUpperCase().padEnd(8)} ${finding.title}  [${finding.area}]`,
       `         ${phraseText(finding.why, system)}`,
     );
+    if (finding.override) lines.push(`         overridden ${finding.override.on}: ${finding.override.reason}`);
     if (finding.verdict !== 'fits')
       for (const remedy of finding.remedies) lines.push(`         → ${phraseText(remedy.text, system)}`);
   }
   return lines.join('\n') + '\n';
+}
+
+/** The plan with, for each finding on what is chosen, what would change it. */
+function withEdges(build: Build, plan: BuildPlan) {
+  return {
+    ...plan,
+    findings: plan.findings.map((f) =>
+      f.verdict === 'fits'
+        ? f
+        : {
+            ...f,
+            whatWouldChange: verdictEdges(build, starterShelf, {
+              rule: f.rule,
+              subject: f.subject ?? 'plan',
+              verdict: f.verdict,
+            }),
+          },
+    ),
+  };
 }
 
 if (files.length === 0) {
@@ -65,6 +96,8 @@ for (const file of files) {
   }
   const plan = planBuild(read.value, starterShelf);
   process.stdout.write(
-    asJson ? JSON.stringify({ file, build: read.value.id, ...plan }) + '\n' : report(read.value, plan),
+    asJson
+      ? JSON.stringify({ file, build: read.value.id, ...withEdges(read.value, plan) }) + '\n'
+      : report(read.value, plan),
   );
 }

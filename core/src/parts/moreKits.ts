@@ -516,7 +516,7 @@ export const moreKits: readonly Kit[] = [
     shells: [68, 73],
     adapters: [36, 41],
     ring: 38,
-    mid: { hangsBelowM: mm(54), swingRoomM: mm(82), ringOutM: mm(10) },
+    mid: { hangsBelowM: mm(54), swingRoomM: mm(82), ringOutM: mm(10), coaster: true },
     controls: controls('magnets', 'none', 1250, { displayM: 0.042 }),
   }),
   midKit({

@@ -35,7 +35,7 @@ export const brakeKind: KitRule = {
           why: phrase`A coaster brake cannot work behind most mid-drives.`,
           remedies: [measureIt('rearBrake')],
         };
-      if (rear.value === 'coaster') {
+      if (rear.value === 'coaster' && !kit.mid?.coaster) {
         return {
           ...base,
           verdict: 'stop',

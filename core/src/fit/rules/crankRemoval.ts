@@ -18,6 +18,11 @@ export const crankRemoval = kitRule(
         'How the cranks come off not looked at',
         phrase`The bracket must be empty before a mid-drive goes in.`,
       );
+    if (fit === 'onePiece' && kit.mid.boreM.least >= 0.05)
+      return say.fits(
+        'Made for one-piece shells',
+        phrase`The one-piece crank is drawn out to one side and the motor fills its shell.`,
+      );
     if (fit === 'onePiece')
       return say.stop(
         'One-piece cranks',

@@ -16,7 +16,7 @@ import { useLiveQuery } from 'dexie-react-hooks';
 import { useMemo } from 'react';
 import { buildActions } from '../../app/buildSlice.ts';
 import { useBuild, useSend, useUnits } from '../../app/store.ts';
-import { db } from '../../storage/db.ts';
+import { db, type BuildPhoto } from '../../storage/db.ts';
 import { dropPhoto, keepPhoto } from '../../storage/photos.ts';
 import { FigureFor } from './figures/FigureFor.tsx';
 import { assumedEntry } from './assume.ts';
@@ -104,6 +104,31 @@ export function HowTo({ id, next }: { id: SurveyItemId; next: boolean }) {
   );
 }
 
+/** Takes a photo off, and offers it back. */
+function takeOff(photo: BuildPhoto): void {
+  void dropPhoto(photo);
+  const id = `photo-${photo.id}`;
+  notifications.show({
+    id,
+    color: 'marmalade',
+    message: (
+      <span className="notice">
+        The photo was taken off.
+        <Button
+          size="compact-sm"
+          variant="default"
+          onClick={() => {
+            void db.photos.put(photo);
+            notifications.hide(id);
+          }}
+        >
+          Bring it back
+        </Button>
+      </span>
+    ),
+  });
+}
+
 /** Photos of one item: kept in this browser, scaled down, and sent out with the build's file. */
 function Photos({ id, label }: { id: string; label: string }) {
   const build = useBuild();
@@ -113,7 +138,7 @@ function Photos({ id, label }: { id: string; label: string }) {
       {photos?.map((photo) => (
         <figure key={photo.id}>
           <img src={photo.dataUrl} alt={`${label}, taken ${photo.on}`} />
-          <button type="button" className="link-button" onClick={() => void dropPhoto(photo)}>
+          <button type="button" className="link-button" onClick={() => takeOff(photo)}>
             take off
           </button>
         </figure>

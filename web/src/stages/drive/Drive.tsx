@@ -162,6 +162,7 @@ function KitCard({
 }) {
   const { kit, findings, verdict } = candidate;
   const worst = findings.filter((f) => f.verdict === verdict);
+  const [opened, setOpened] = useState(false);
   return (
     <li id={kit.id} className={`candidate edge-${verdict}${chosen ? ' chosen' : ''}`}>
       <div className="candidate-head">
@@ -216,16 +217,19 @@ function KitCard({
         >
           {chosen ? 'Chosen' : 'Choose'}
         </Button>
-        <details className="reasons">
+        <details className="reasons" onToggle={(event) => setOpened(event.currentTarget.open)}>
           <summary>
             {verdict === 'stop' ? 'why not, and ' : ''}all {findings.length} reasons
             <span className="sr"> on {kit.name}</span>
           </summary>
-          <ul className="finding-list">
-            {findings.map((f) => (
-              <FindingLine key={f.rule} finding={f} />
-            ))}
-          </ul>
+          {/* Thirty kits of sixty findings each: drawn only where they are asked for. */}
+          {opened ? (
+            <ul className="finding-list">
+              {findings.map((f) => (
+                <FindingLine key={f.rule} finding={f} />
+              ))}
+            </ul>
+          ) : null}
         </details>
       </div>
     </li>
