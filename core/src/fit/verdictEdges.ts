@@ -2,6 +2,7 @@ import type { Build } from '../build.ts';
 import { ridingNow } from '../build.ts';
 import type { SurveyItemId } from '../donor/donor.ts';
 import { donorGeometry } from '../donor/geometry.ts';
+import type { NumberItem } from '../donor/items/item.ts';
 import { itemExists, surveyItem } from '../donor/survey.ts';
 import type { Shelf } from '../parts/part.ts';
 import { massLines, totalMass } from '../plan/assemble.ts';
@@ -20,6 +21,46 @@ export interface VerdictEdge {
 }
 
 const better: Record<Verdict, number> = { stop: 0, rework: 1, measure: 2, fits: 3 };
+
+/** Steps a range is scanned in before its turning points are halved down to. */
+const SCAN = 40;
+
+/** The stretches of a number's plausible range over which the verdict is another one. */
+function numberEdges(item: NumberItem, now: Verdict, judge: (value: number) => Verdict | undefined): VerdictEdge[] {
+  const step = (item.high - item.low) / SCAN;
+  const fine = Math.max(5e-5, (item.high - item.low) * 1e-4);
+  const stretches: { from: number; to: number; verdict: Verdict | undefined }[] = [];
+  let verdict = judge(item.low);
+  let from = item.low;
+  for (let i = 1; i <= SCAN; i++) {
+    const value = item.low + step * i;
+    const here = judge(value);
+    if (here === verdict) continue;
+    let low = value - step;
+    let high = value;
+    while (high - low > fine) {
+      const middle = (low + high) / 2;
+      if (judge(middle) === verdict) low = middle;
+      else high = middle;
+    }
+    stretches.push({ from, to: high, verdict });
+    verdict = here;
+    from = high;
+  }
+  stretches.push({ from, to: item.high, verdict });
+  return stretches.flatMap((s) => {
+    if (s.verdict === undefined || s.verdict === now) return [];
+    const start = amount(s.from, item.dimension);
+    const end = amount(s.to, item.dimension);
+    const text =
+      s.from === item.low
+        ? phrase`${item.label} below ${end}`
+        : s.to === item.high
+          ? phrase`${item.label} from ${start} up`
+          : phrase`${item.label} from ${start} to ${end}`;
+    return [{ item: item.id, verdict: s.verdict, text }];
+  });
+}
 
 /**
  * What would change a finding: each survey item its rule looks at is moved over its plausible range
@@ -71,26 +112,7 @@ export function verdictEdges(
           edges.push({ item: id, verdict, text: phrase`${item.label}: ${option.label}` });
       }
     } else if (item.type === 'number') {
-      const count = 40;
-      let before = judge(withValue(id, item.low));
-      for (let i = 1; i <= count; i++) {
-        const value = item.low + ((item.high - item.low) * i) / count;
-        const now = judge(withValue(id, value));
-        if (now !== before) {
-          let low = value - (item.high - item.low) / count;
-          let high = value;
-          while (high - low > Math.max(5e-5, (item.high - item.low) * 1e-4)) {
-            const middle = (low + high) / 2;
-            if (judge(withValue(id, middle)) === before) low = middle;
-            else high = middle;
-          }
-          if (now && now !== finding.verdict)
-            edges.push({ item: id, verdict: now, text: phrase`${item.label} from ${amount(high, item.dimension)} up` });
-          if (before && before !== finding.verdict)
-            edges.push({ item: id, verdict: before, text: phrase`${item.label} below ${amount(low, item.dimension)}` });
-        }
-        before = now;
-      }
+      edges.push(...numberEdges(item, finding.verdict, (value) => judge(withValue(id, value))));
     }
   }
   const seen = new Set<string>();
