@@ -22,6 +22,9 @@ import { capacityAh, countedAmps, OPEN_CIRCUIT, packOhm } from '../pack/battery.
 import { airDensity } from './roadLoad.ts';
 import type { RideSystem, RouteSegment } from './system.ts';
 
+/** A cog is passed over only where it falls short by more than rounding. */
+const MATCHES = 1 - 1e-9;
+
 /** Why a ride ended. */
 export type RideEnd = 'route done' | 'usable charge gone' | 'cut-off volts met' | 'given up at 1000 km';
 
@@ -237,6 +240,7 @@ export function simulate(
   let end: RideEnd = 'route done';
   let empty = false;
   let steps = 0;
+  let lastBest = 0;
   const trace = options.trace;
   let firstPass = true;
 
@@ -271,13 +275,28 @@ export function simulate(
       let bestForce = -1;
       let motorMax = 0;
       let riderMax = 0;
-      for (let i = 0; i < cogCount; i++) {
+      // The cog of the step before comes first: it is mostly still the best, and the others need then
+      // only be shown not to beat it, which takes no root.
+      const first = mid ? lastBest : 0;
+      for (let n2 = 0; n2 <= cogCount; n2++) {
+        const i = n2 === 0 ? first : n2 - 1;
+        if (n2 > 0 && i === first) continue;
+        const cadence = (rpmPerMs[i] as number) * v;
+        const fade = cadence <= easyCadence ? 1 : cadence >= topCadence ? 0 : (topCadence - cadence) * perSpinOut;
+        const legs = riderN * fade;
         let force: number;
-        if (i === 0 || mid) {
+        if (mid || n2 === 0) {
           const omega = (shaftPerM[i] as number) * v;
           const e = kt * omega;
-          let amps = iph;
           const byVolts = (volts - e) * perOhmVolts;
+          if (n2 > 0 && bestForce > legs) {
+            // Amps this cog would need in order to match the best so far, against each of its ceilings.
+            let torque = (bestForce - legs) * (torquePerForce[i] as number);
+            if (freewheels) torque += coulombNm + viscousNmS * omega;
+            const amps = torque * perKt * MATCHES;
+            if (amps > iph || amps > byVolts || fourOhm * amps * (e + amps * ohm) > fourRW) continue;
+          }
+          let amps = iph;
           if (byVolts < amps) amps = byVolts;
           // The battery-current limit is I·(E + I·R) ≤ W; the root is needed only where it binds.
           if (amps > 0 && fourOhm * amps * (e + amps * ohm) > fourRW) {
@@ -288,11 +307,9 @@ export function simulate(
           if (freewheels) torque -= coulombNm + viscousNmS * omega;
           force = torque > 0 ? torque * (forcePerTorque[i] as number) : 0;
         } else force = motorMax;
-        const cadence = (rpmPerMs[i] as number) * v;
-        const fade = cadence <= easyCadence ? 1 : cadence >= topCadence ? 0 : (topCadence - cadence) * perSpinOut;
-        const legs = riderN * fade;
-        if (force + legs > bestForce) {
-          bestForce = force + legs;
+        const both = force + legs;
+        if (both > bestForce || (both === bestForce && i < best)) {
+          bestForce = both;
           best = i;
           motorMax = force;
           riderMax = legs;
@@ -300,6 +317,7 @@ export function simulate(
         // A hub's pull does not depend on the cog: the first cog that spins freely is the best.
         if (!mid && fade === 1) break;
       }
+      lastBest = best;
       const k = shaftPerM[best] as number;
       const omega = k * v;
       const lossTorque = coulombNm + viscousNmS * omega;
