@@ -67,13 +67,30 @@ export type Rider = z.infer<typeof riderSchema>;
 
 const climbSchema = z.object({ heightM: z.number().min(0).max(3000), lengthM: z.number().min(10).max(60_000) });
 
+export const stretchSchema = z.object({
+  fromM: z.number().min(0).max(1_500_000),
+  toM: z.number().min(0).max(1_500_000),
+  surface: z.enum(surfaces).optional(),
+  /** Highest speed ridden there, m/s. */
+  limitMs: z.number().min(1).max(30).optional(),
+  stopsPerKm: z.number().min(0).max(20).optional(),
+});
+export type Stretch = z.infer<typeof stretchSchema>;
+
 /** A road as points along it. Elevations are smoothed already where they came from a track. */
 export const routeSchema = z.object({
   id: z.string().max(80),
   name: z.string().max(120),
   source: z.enum(['shelf', 'gpx', 'described']),
   points: z
-    .array(z.object({ distanceM: z.number().min(0), elevationM: z.number().min(-500).max(9000) }))
+    .array(
+      z.object({
+        distanceM: z.number().min(0),
+        elevationM: z.number().min(-500).max(9000),
+        /** Compass bearing ridden from here, degrees from north; absent where the road was only described. */
+        bearing: z.number().min(0).max(360).optional(),
+      }),
+    )
     .min(2)
     .max(40_000),
   surface: z.enum(surfaces),
@@ -82,6 +99,10 @@ export const routeSchema = z.object({
   rawClimbM: z.number().min(0),
   description: z.object({ flatM: z.number().min(0).max(500_000), climbs: z.array(climbSchema).max(20) }).optional(),
   notes: z.array(z.string().max(300)).max(20).default([]),
+  /** Where along it another surface, speed limit or count of stops holds; the road's own elsewhere. */
+  stretches: z.array(stretchSchema).max(60).default([]),
+  /** Ridden from its end to its start. */
+  reversed: z.boolean().default(false),
 });
 export type Route = z.infer<typeof routeSchema>;
 
@@ -108,6 +129,8 @@ export const briefSchema = z.object({
   temperatureC: z.number().min(-30).max(45),
   altitudeM: z.number().min(-400).max(4500),
   headwindMs: z.number().min(-20).max(20),
+  /** Where the wind comes from, degrees from north; null takes `headwindMs` against travel on the way out. */
+  windFrom: z.number().min(0).max(360).nullable().default(null),
   thereAndBack: z.boolean(),
   route: routeSchema.nullable(),
 });
@@ -193,6 +216,7 @@ export function newBuild(id: string, name: string, now: string): Build {
       temperatureC: 10,
       altitudeM: 100,
       headwindMs: 0,
+      windFrom: null,
       thereAndBack: true,
       route: null,
     },

@@ -127,6 +127,7 @@ export const SPREAD = {
   health: 0.03,
   stops: 0.3,
   windMs: 1.5,
+  windTurnDeg: 25,
 } as const;
 /** Standard normal value that leaves one in ten outside on each side. Source: normal distribution. */
 export const NORMAL_90 = 1.2815515655446004;

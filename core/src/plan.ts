@@ -133,6 +133,9 @@ export function planBuild(build: Build, starter: Shelf): BuildPlan {
     motorW: [],
     volts: [],
     grade: [],
+    timeS: [],
+    packW: [],
+    walked: [],
   };
   const r = suits ? reckon(build, kit, pack, gearing, road, trace) : null;
   const band = r ? rangeBand(r, road, simulate(r.system, road, { repeat: false }), build.brief.thereAndBack) : null;

@@ -158,12 +158,20 @@ function parseTrack(text: string): ReadResult<{ points: TrackPoint[]; name: stri
   return { ok: true, value: { points: chosen, name } };
 }
 
+/** Initial bearing from one point to the next, degrees from north; on the plane, good within a leg of some km. */
+function bearingBetween(a: TrackPoint, b: TrackPoint): number {
+  const east = (b.lon - a.lon) * Math.cos((((a.lat + b.lat) / 2) * Math.PI) / 180);
+  const degrees = (Math.atan2(east, b.lat - a.lat) * 180) / Math.PI;
+  return (degrees + 360) % 360;
+}
+
 function routeFromTrack(track: readonly TrackPoint[], id: string, name: string): ReadResult<Route> {
   const notes: string[] = [];
   const along: { distanceM: number; ele: number | null }[] = [];
   let distanceM = 0;
   let duplicates = 0;
   let last: TrackPoint | undefined;
+  const legs: { endM: number; bearing: number }[] = [];
   for (let i = 0; i < track.length; i++) {
     const p = track[i] as TrackPoint;
     if (last) {
@@ -183,6 +191,7 @@ function routeFromTrack(track: readonly TrackPoint[], id: string, name: string):
         continue;
       }
       distanceM += step;
+      legs.push({ endM: distanceM, bearing: bearingBetween(last, p) });
     }
     along.push({ distanceM, ele: p.ele });
     last = p;
@@ -213,10 +222,16 @@ function routeFromTrack(track: readonly TrackPoint[], id: string, name: string):
   notes.push(
     `Heights smoothed over ±60 m: ${Math.round(totalClimb(smooth))} m of climbing, ${Math.round(rawClimbM)} m before.`,
   );
-  const rounded = smooth.map((p) => ({
-    distanceM: Math.round(p.distanceM * 10) / 10,
-    elevationM: Math.round(p.elevationM * 100) / 100,
-  }));
+  // The bearing ridden at each even point: that of the track's leg it lies on.
+  let leg = 0;
+  const rounded = smooth.map((p) => {
+    while (leg < legs.length - 1 && (legs[leg]?.endM ?? 0) <= p.distanceM) leg++;
+    return {
+      distanceM: Math.round(p.distanceM * 10) / 10,
+      elevationM: Math.round(p.elevationM * 100) / 100,
+      bearing: Math.round((legs[leg]?.bearing ?? 0) * 10) / 10,
+    };
+  });
   return {
     ok: true,
     value: {
@@ -228,6 +243,8 @@ function routeFromTrack(track: readonly TrackPoint[], id: string, name: string):
       stopsPerKm: 1,
       rawClimbM,
       notes,
+      stretches: [],
+      reversed: false,
     },
   };
 }

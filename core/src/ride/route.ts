@@ -11,6 +11,7 @@ export const SMOOTHING_HALF_WIDTH = 60;
 export interface ProfilePoint {
   distanceM: number;
   elevationM: number;
+  bearing?: number | undefined;
 }
 
 /** Sum of all rises, m. */
@@ -118,6 +119,8 @@ export function describedRoute(
     rawClimbM: totalClimb(points),
     description: { flatM, climbs: [...climbs] },
     notes: [],
+    stretches: [],
+    reversed: false,
   };
 }
 
@@ -144,42 +147,92 @@ export function steepestGrade(route: Route, thereAndBack: boolean): { grade: num
 /** A flat road of 10 km, for builds that name no route yet. */
 export const flatRoute: Route = describedRoute('flat', 'Flat road', 10_000, [], 'asphalt', 1);
 
+/** Headwind on a leg ridden on `bearing`, m/s, of a wind of `speedMs` from `from`, degrees from north. */
+export function headwindOn(bearing: number, speedMs: number, from: number): number {
+  return speedMs * Math.cos(((from - bearing) * Math.PI) / 180);
+}
+
+/** A draw's say on the road: wind added, and stops scaled. */
+export interface RoadDraw {
+  /** Wind added to the brief's, m/s, and turned by this much, degrees. */
+  windMs: number;
+  turn: number;
+  stops: number;
+}
+
+const asItIs: RoadDraw = { windMs: 0, turn: 0, stops: 1 };
+
 /**
- * The brief's road as segments for the simulation: grades between its points, the cruising speed as
- * target, stops evenly spread, headwind against travel out and from behind on the way back.
+ * The brief's road as segments for the simulation: grades between its points, the cruising speed or a
+ * stretch's own limit as target, stops evenly spread, and the wind: by its direction against each leg's
+ * bearing where both are known, else against travel on the way out and from behind on the way back.
  */
-export function routeSegments(route: Route, brief: Brief): RouteSegment[] {
-  const surfaceCrr = SURFACE_ROLLING[route.surface];
+export function routeSegments(route: Route, brief: Brief, draw: RoadDraw = asItIs): RouteSegment[] {
   const out: RouteSegment[] = [];
-  const every = route.stopsPerKm > 0 ? 1000 / route.stopsPerKm : Infinity;
+  const { points, stretches } = route;
+  const length = points.at(-1)?.distanceM ?? 0;
   let sinceStop = Infinity;
-  const lay = (lengthM: number, rise: number, headwindMs: number): void => {
+  const lay = (a: ProfilePoint, b: ProfilePoint, bearing: number | undefined, outward: boolean): void => {
+    const lengthM = Math.abs(b.distanceM - a.distanceM);
+    if (lengthM <= 0) return;
+    const middle = (a.distanceM + b.distanceM) / 2;
+    const here = stretches.length === 0 ? undefined : stretches.find((s) => middle >= s.fromM && middle < s.toM);
+    const stopsPerKm = (here?.stopsPerKm ?? route.stopsPerKm) * draw.stops;
+    const every = stopsPerKm > 0 ? 1000 / stopsPerKm : Infinity;
+    const headwindMs =
+      brief.windFrom !== null && bearing !== undefined
+        ? headwindOn(
+            outward ? bearing : bearing + 180,
+            Math.max(0, brief.headwindMs + draw.windMs),
+            brief.windFrom + draw.turn,
+          )
+        : (outward ? 1 : -1) * (brief.headwindMs + draw.windMs);
     const pieces = Math.max(1, Math.ceil(lengthM / Math.min(every, 1e9)));
     for (let i = 0; i < pieces; i++) {
       const stop = sinceStop >= every - 1e-6;
       if (stop) sinceStop = 0;
       out.push({
         lengthM: lengthM / pieces,
-        grade: rise / lengthM,
-        targetMs: brief.cruiseMs,
+        grade: (b.elevationM - a.elevationM) / lengthM,
+        targetMs: here?.limitMs === undefined ? brief.cruiseMs : Math.min(brief.cruiseMs, here.limitMs),
         stop,
-        surfaceCrr,
+        surfaceCrr: SURFACE_ROLLING[here?.surface ?? route.surface],
         headwindMs,
       });
       sinceStop += lengthM / pieces;
     }
   };
-  const { points } = route;
-  for (let i = 1; i < points.length; i++) {
-    const a = points[i - 1] as ProfilePoint;
-    const b = points[i] as ProfilePoint;
-    if (b.distanceM > a.distanceM) lay(b.distanceM - a.distanceM, b.elevationM - a.elevationM, brief.headwindMs);
-  }
-  if (brief.thereAndBack) {
+  const along = (outward: boolean): void => {
+    for (let i = 1; i < points.length; i++)
+      lay(points[i - 1] as ProfilePoint, points[i] as ProfilePoint, points[i - 1]?.bearing, outward);
+  };
+  const against = (outward: boolean): void => {
     for (let i = points.length - 1; i > 0; i--) {
-      const a = points[i] as ProfilePoint;
-      const b = points[i - 1] as ProfilePoint;
-      if (a.distanceM > b.distanceM) lay(a.distanceM - b.distanceM, b.elevationM - a.elevationM, -brief.headwindMs);
+      const bearing = points[i - 1]?.bearing;
+      lay(
+        points[i] as ProfilePoint,
+        points[i - 1] as ProfilePoint,
+        bearing === undefined ? undefined : bearing + (outward ? 180 : 0),
+        outward,
+      );
+    }
+  };
+  if (length > 0) {
+    if (route.reversed) against(true);
+    else along(true);
+    if (brief.thereAndBack) {
+      if (route.reversed) {
+        // Home is the way the points run: its own bearings, and the wind of a way back.
+        for (let i = 1; i < points.length; i++) {
+          const bearing = points[i - 1]?.bearing;
+          lay(
+            points[i - 1] as ProfilePoint,
+            points[i] as ProfilePoint,
+            bearing === undefined ? undefined : bearing + 180,
+            false,
+          );
+        }
+      } else against(false);
     }
   }
   return out;

@@ -64,6 +64,8 @@ export interface RideResult {
   /** Where along the route (m from its start, first pass) each walked stretch begins. */
   walkAtM: number[];
   hottestAtM: number;
+  /** The first pass over the road alone, or what of it the pack lasted for. */
+  pass: { energyWh: number; timeS: number; walkSteps: number; endCharge: number };
   account: EnergyAccount;
 }
 
@@ -77,6 +79,11 @@ export interface RideTrace {
   motorW: number[];
   volts: number[];
   grade: number[];
+  /** Seconds since the start, and watts out of the pack. */
+  timeS: number[];
+  packW: number[];
+  /** 1 where the step was walked. */
+  walked: number[];
 }
 
 export interface RideOptions {
@@ -243,6 +250,7 @@ export function simulate(
   let lastBest = 0;
   const trace = options.trace;
   let firstPass = true;
+  let pass: RideResult['pass'] | undefined;
 
   const { lengthM, perTwoLengths, sin, cos, target, stop, surface, headwind } = road;
   const roadCount = road.count;
@@ -425,6 +433,9 @@ export function simulate(
         trace.motorW.push(drive * v);
         trace.volts.push(volts - packAmps * rp);
         trace.grade.push(road.grade[n] as number);
+        trace.timeS.push(time);
+        trace.packW.push(watts);
+        trace.walked.push(walking ? 1 : 0);
       }
       v = vNext;
 
@@ -443,6 +454,7 @@ export function simulate(
         break ride;
       }
     }
+    if (firstPass) pass = { energyWh: eBattery / 3600, timeS: time, walkSteps, endCharge: s };
     firstPass = false;
     if (!options.repeat) break;
   }
@@ -461,6 +473,7 @@ export function simulate(
     steps,
     walkAtM,
     hottestAtM: hottestAt,
+    pass: pass ?? { energyWh: eBattery / 3600, timeS: time, walkSteps, endCharge: s },
     account: {
       battery: eBattery,
       standing: eStanding,

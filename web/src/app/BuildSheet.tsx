@@ -8,6 +8,7 @@ import { Finder } from './Finder.tsx';
 import { KeySheet } from './KeySheet.tsx';
 import { PlanProvider, usePlanState } from './PlanProvider.tsx';
 import { Rail } from './Rail.tsx';
+import { SpreadProvider } from './SpreadProvider.tsx';
 import { useApp, useSend } from './store.ts';
 import { Tally } from './Tally.tsx';
 import { useSheetKeys } from './useSheetKeys.ts';
@@ -56,7 +57,9 @@ export function BuildSheet() {
   if (openId !== buildId) return <p className="wait">Opening the build…</p>;
   return (
     <PlanProvider>
-      <OpenSheet />
+      <SpreadProvider>
+        <OpenSheet />
+      </SpreadProvider>
     </PlanProvider>
   );
 }

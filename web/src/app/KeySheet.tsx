@@ -6,6 +6,7 @@ const keys: [string, string][] = [
   ['1 … 9, 0', 'go to a stage'],
   ['[  ]', 'stage before, stage after'],
   ['Ctrl K or ⌘ K', 'find a stage, part, rule or field'],
+  ['R', 'the ride sheet'],
   ['C', 'compare with another donor'],
   ['U', 'metric or imperial'],
   ['E', 'explain the figure in focus'],

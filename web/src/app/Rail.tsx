@@ -36,6 +36,7 @@ export function Rail({ plan }: { plan: BuildPlan }) {
         ))}
       </ol>
       <div className="rail-foot">
+        <NavLink to={`/build/${buildId}/ride`}>Ride sheet</NavLink>
         <NavLink to={`/build/${buildId}/compare`}>Compare</NavLink>
         <NavLink to={`/build/${buildId}/shelf`}>Shelf</NavLink>
         <NavLink to={`/build/${buildId}/schools`}>Schools</NavLink>

@@ -1,7 +1,17 @@
-import { legalClass, showAmount, starterShelf, withLaws, type BuildPlan, type Figure } from '@sprocket/core';
+import {
+  amount,
+  legalClass,
+  showAmount,
+  starterShelf,
+  withLaws,
+  type BuildPlan,
+  type Figure,
+  type Spread,
+} from '@sprocket/core';
 import { useEffect, useRef, useState } from 'react';
 import { Big, Say, Show } from '../ui/Show.tsx';
 import { VerdictMark } from '../ui/Verdict.tsx';
+import { useSpread } from './SpreadProvider.tsx';
 import { useApp, useBuild, useSend, useUnits } from './store.ts';
 import { uiActions } from './uiSlice.ts';
 
@@ -63,6 +73,7 @@ export function Tally({ plan, previous }: TallyProps) {
 }
 
 function FigureRow({ figure, delta, onOpen }: { figure: Figure; delta: string | undefined; onOpen: () => void }) {
+  const { spread } = useSpread();
   return (
     <button type="button" className="tally-row" data-figure={figure.id} onClick={onOpen} aria-label={undefined}>
       <span className="tally-label">
@@ -72,7 +83,7 @@ function FigureRow({ figure, delta, onOpen }: { figure: Figure; delta: string | 
         ) : null}
       </span>
       {figure.band ? (
-        <BandFigure figure={figure} />
+        <BandFigure figure={figure} spread={figure.id === 'range' ? spread : null} />
       ) : figure.value ? (
         <Big value={figure.value} />
       ) : (
@@ -80,14 +91,22 @@ function FigureRow({ figure, delta, onOpen }: { figure: Figure; delta: string | 
       )}
       <span className="tally-note">
         <Say words={figure.note} />
+        {figure.id === 'range' && figure.value && spread ? (
+          <>; met {Math.round(spread.chance * 100)} times in 100</>
+        ) : null}
       </span>
     </button>
   );
 }
 
-function BandFigure({ figure }: { figure: Figure }) {
+function BandFigure({ figure, spread }: { figure: Figure; spread: Spread | null }) {
   const units = useUnits();
-  const { band, value } = figure;
+  const { value } = figure;
+  // The drawn spread takes the place of the first-order band once it is there.
+  const band =
+    figure.band && spread
+      ? { ...figure.band, low: amount(spread.rangeM.p10, 'way', 0), high: amount(spread.rangeM.p90, 'way', 0) }
+      : figure.band;
   if (!band || !value) return null;
   const low = showAmount(band.low, units);
   const high = showAmount(band.high, units);

@@ -27,6 +27,7 @@ export const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('../stages/gearing/Gearing.tsx')).GearingStage }),
       },
       { path: 'shelf', lazy: async () => ({ Component: (await import('../stages/shelf/Shelf.tsx')).ShelfStage }) },
+      { path: 'ride', lazy: async () => ({ Component: (await import('../stages/ride/RideSheet.tsx')).RideStage }) },
       {
         path: 'schools',
         lazy: async () => ({ Component: (await import('../stages/schools/Schools.tsx')).SchoolsStage }),

@@ -19,6 +19,7 @@ export function useSheetKeys(): void {
     ...stages.map((s, i): [string, () => void] => [s.key, () => go(i)]),
     ['[', () => go(at - 1)],
     [']', () => go(at + 1)],
+    ['R', () => void navigate(`/build/${buildId}/ride`)],
     ['C', () => void navigate(`/build/${buildId}/compare`)],
     ['U', () => send(uiActions.unitsTurned())],
     ['E', () => (document.activeElement?.closest('[data-figure], .finding-open') as HTMLElement | null)?.click()],

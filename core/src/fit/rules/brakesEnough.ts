@@ -1,21 +1,8 @@
-import type { BrakeKind } from '../../donor/donor.ts';
+import { brakeLimits, stoppingDistance } from '../../safety/going.ts';
 import { amount, phrase } from '../../quantity/format.ts';
 import { ruleFigure } from '../rule.ts';
 import { kitRule, remedy } from '../say.ts';
 
-/** Deceleration of a 100 kg bicycle by its brakes, dry and wet, m/s². Source: docs/models.md, brakes. */
-function limits(front: BrakeKind, rear: BrakeKind): { dry: number; wet: number } {
-  const disc = (b: BrakeKind): boolean => b === 'discCable' || b === 'discHydraulic';
-  const hub = (b: BrakeKind): boolean => b === 'drum' || b === 'roller' || b === 'coaster';
-  if (front === 'none') return { dry: 2.5, wet: 2 };
-  if (disc(front) && disc(rear)) return { dry: 6, wet: 5 };
-  if (disc(front) || disc(rear)) return { dry: 5.5, wet: 4 };
-  if (hub(front) && hub(rear)) return { dry: 4, wet: 3.5 };
-  if (hub(rear) || hub(front)) return { dry: 4, wet: 2.5 };
-  return { dry: 5, wet: 2.5 };
-}
-/** Time before the brakes bite, s. Source: project. */
-const REACTION = 1;
 /** Wet deceleration wanted at the new speed, m/s². Source: ISO 4210 asks 2.2 of a city bicycle in the wet. */
 const WANTED_WET = 2.2;
 
@@ -39,10 +26,10 @@ export const brakesEnough = kitRule(
         phrase`All that moves comes to ${amount(systemMassKg, 'mass')}; what stops it has not been looked at.`,
       );
     const scale = Math.min(1, 100 / systemMassKg);
-    const own = limits(front, rear);
+    const own = brakeLimits(front, rear);
     const dry = own.dry * scale;
     const wet = own.wet * scale;
-    const way = (a: number): number => v * REACTION + (v * v) / (2 * a);
+    const way = (a: number): number => stoppingDistance(v, a);
     say.because(
       ruleFigure('All that moves', amount(systemMassKg, 'mass')),
       ruleFigure('From', amount(v, 'speed', 0)),

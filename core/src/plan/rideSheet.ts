@@ -1,0 +1,187 @@
+import type { Build } from '../build.ts';
+import { ridingNow } from '../build.ts';
+import { CHARGE_EFFICIENCY } from '../constants.ts';
+import { donorGeometry } from '../donor/geometry.ts';
+import { nominalWh } from '../pack/battery.ts';
+import type { Pack, Shelf } from '../parts/part.ts';
+import { amount, phrase, type Phrase } from '../quantity/format.ts';
+import { airDensity } from '../ride/roadLoad.ts';
+import { flatRoute, routeSegments } from '../ride/route.ts';
+import { scenarios, type Scenario } from '../ride/scenarios.ts';
+import { cutRoute, simulate, type EnergyAccount, type RideResult, type RideTrace } from '../ride/simulate.ts';
+import { steadyLoad, fullDrive, startGrade } from '../ride/steady.ts';
+import type { SpreadJob } from '../ride/spread.ts';
+import type { RideSystem } from '../ride/system.ts';
+import { goingSafely, type Caution } from '../safety/going.ts';
+import { assembleSystem } from './assemble.ts';
+import { chosenParts, gearingFor } from './choose.ts';
+import { neededRange } from './needs.ts';
+
+/** A hill of the road: whether it is passed with a run-up, and from rest. */
+export interface HillStart {
+  atM: number;
+  lengthM: number;
+  grade: number;
+  /** Slowest speed ridden on it with the run-up the road gives. */
+  slowestMs: number;
+  walked: boolean;
+  fromRest: 'motor alone' | 'with the legs' | 'not at all';
+}
+
+/** Life and care of the pack on this ride. */
+export interface PackLife {
+  cycles: number;
+  pricePerKm: number;
+  chargeHours: number;
+  chargerA: number;
+  advice: Phrase[];
+}
+
+/** Everything the ride sheet shows besides the spread. */
+export interface RideSheet {
+  system: RideSystem;
+  trace: RideTrace;
+  once: RideResult;
+  account: EnergyAccount;
+  hills: HillStart[];
+  scenarios: Scenario[];
+  cautions: Caution[];
+  life: PackLife;
+  job: SpreadJob;
+  wantedM: number;
+  /** Where on a there-and-back ride half the usable charge is gone; null where it never comes to that. */
+  turnBackM: number | null;
+}
+
+const emptyTrace = (): RideTrace => ({
+  distanceM: [],
+  speedMs: [],
+  charge: [],
+  windingC: [],
+  riderW: [],
+  motorW: [],
+  volts: [],
+  grade: [],
+  timeS: [],
+  packW: [],
+  walked: [],
+});
+
+/** Hills count from this grade and this length. Source: project. */
+const HILL_GRADE = 0.035;
+const HILL_LENGTH = 40;
+/** Seed of every spread, so that the same build gives the same answer. */
+const SEED = 20_260;
+
+/** The ride of a build with its kit and pack, once over the road; null where either is not chosen. */
+export function rideSheet(build: Build, shelf: Shelf): RideSheet | null {
+  const chosen = chosenParts(build, shelf);
+  const { kit, pack } = chosen;
+  if (!kit || !pack) return null;
+  const gearing = gearingFor(build, kit, chosen.ring, chosen.cluster);
+  const system = assembleSystem(build, kit, pack, gearing);
+  const route = build.brief.route ?? flatRoute;
+  const segments = routeSegments(route, build.brief);
+  const trace = emptyTrace();
+  const once = simulate(system, cutRoute(segments, 0), { repeat: false, trace });
+  const wantedM = neededRange(build);
+  const geometry = donorGeometry(build.donor, ridingNow(build.brief).statureM);
+  const rho = airDensity(system.air.altitudeM, system.air.temperatureC);
+  const { vehicle } = system;
+  const usableHalf = 1 - (1 - (1 - system.pack.usable)) / 2;
+  const turn = trace.charge.findIndex((s) => s <= usableHalf);
+  return {
+    system,
+    trace,
+    once,
+    account: once.account,
+    hills: hillStarts(system, trace),
+    scenarios: scenarios(build, system, route, wantedM),
+    cautions: goingSafely(build, geometry, kit, pack, {
+      massKg: vehicle.massKg,
+      cdaM2: vehicle.cdaM2,
+      crr: vehicle.crr,
+      rho,
+      speedMs: Math.min(build.choice.assistLimitMs ?? kit.assistLimitMs ?? build.brief.cruiseMs, 12.5),
+      segments,
+      nominalVolts: nominalWh(pack) / (pack.parallel * pack.cellAh),
+    }),
+    life: packLife(pack, once.whPerKm, build.brief.temperatureC),
+    job: { system, route, brief: build.brief, seed: SEED },
+    wantedM,
+    turnBackM: turn < 0 ? null : (trace.distanceM[turn] as number),
+  };
+}
+
+/** Hills of a trace, steepest 30 m first reckoned, with a start from rest on each. */
+function hillStarts(system: RideSystem, trace: RideTrace): HillStart[] {
+  const out: HillStart[] = [];
+  let from = -1;
+  const close = (to: number): void => {
+    if (from < 0) return;
+    const start = from;
+    from = -1;
+    const atM = trace.distanceM[start] as number;
+    const lengthM = (trace.distanceM[to] as number) - atM;
+    if (lengthM < HILL_LENGTH) return;
+    let grade = 0;
+    let slowest = Infinity;
+    let walked = false;
+    for (let i = start; i <= to; i++) {
+      grade = Math.max(grade, trace.grade[i] as number);
+      slowest = Math.min(slowest, trace.speedMs[i] as number);
+      walked ||= trace.walked[i] === 1;
+    }
+    const charge = Math.max(0.05, trace.charge[start] as number);
+    const drive = fullDrive(system, 0, charge, trace.windingC[start]);
+    const load = steadyLoad({ ...system, air: { ...system.air, headwindMs: 0 } }, 0, grade, drive.dragN);
+    const alone = startGrade(system, charge) >= grade;
+    out.push({
+      atM,
+      lengthM,
+      grade,
+      slowestMs: slowest,
+      walked,
+      fromRest: alone ? 'motor alone' : drive.motorN + drive.riderN > load ? 'with the legs' : 'not at all',
+    });
+  };
+  trace.grade.forEach((g, i) => {
+    if (g >= HILL_GRADE) {
+      if (from < 0) from = i;
+    } else close(i - 1);
+  });
+  close(trace.grade.length - 1);
+  return out.sort((a, b) => b.grade - a.grade).slice(0, 6);
+}
+
+/** Full cycles to 80 %. Source: docs/models.md, battery. */
+const CYCLES = { nmc: 650, lfp: 2000, lead: 250 } as const;
+
+/** Life, price per km, time on the charger, and how to keep it. */
+export function packLife(pack: Pack, whPerKm: number, coldestC: number): PackLife {
+  const usableWh = nominalWh(pack) * pack.usable;
+  const cycles = CYCLES[pack.chemistry];
+  const ah = pack.parallel * pack.cellAh;
+  const chargerA = pack.chemistry === 'lead' ? Math.max(1, Math.round(ah / 8)) : ah > 15 ? 4 : 2;
+  const advice: Phrase[] =
+    pack.chemistry === 'lead'
+      ? [
+          phrase`Charge after every ride; left flat it is dead in weeks.`,
+          phrase`Use half of it for a long life; ventilate while it charges.`,
+        ]
+      : [
+          phrase`Store half full, cool and dry; never charge below ${amount(0, 'temperature')}, after a knock or when it has swollen.`,
+          pack.chemistry === 'lfp'
+            ? phrase`Charge it full now and then, so that its cells balance.`
+            : phrase`Charging to 90 % on ordinary days makes it live longer.`,
+        ];
+  if (coldestC < 5)
+    advice.push(phrase`On the coldest day, ${amount(coldestC, 'temperature')}, keep it indoors until the ride.`);
+  return {
+    cycles,
+    pricePerKm: pack.price / ((cycles * usableWh) / Math.max(0.1, whPerKm)),
+    chargeHours: ah / chargerA / CHARGE_EFFICIENCY[pack.chemistry],
+    chargerA,
+    advice,
+  };
+}

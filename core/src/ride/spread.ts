@@ -1,0 +1,189 @@
+import { uniformFloat64 } from 'pure-rand/distribution/uniformFloat64';
+import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
+import type { Brief, Route } from '../build.ts';
+import { SPREAD } from '../constants.ts';
+import { routeSegments } from './route.ts';
+import { cutRoute, simulate } from './simulate.ts';
+import type { RideSystem } from './system.ts';
+
+/** Uncertain inputs, in the order they are drawn. */
+export const spreadInputs = [
+  'dragArea',
+  'rolling',
+  'windSpeed',
+  'windDirection',
+  'riderPower',
+  'temperature',
+  'load',
+  'health',
+  'stops',
+] as const;
+export type SpreadInput = (typeof spreadInputs)[number];
+export const spreadInputWords: Record<SpreadInput, string> = {
+  dragArea: 'air drag ±8 %',
+  rolling: 'rolling ±15 %',
+  windSpeed: 'wind ±1.5 m/s',
+  windDirection: 'wind’s direction ±25°',
+  riderPower: 'rider’s power ±20 %',
+  temperature: 'temperature ±5 K',
+  load: 'load ±3 %',
+  health: 'pack’s health ±3 %',
+  stops: 'stops ±30 %',
+};
+
+/** One standard normal number for each input. */
+export type Draw = Record<SpreadInput, number>;
+
+/** What is ridden again and again: plain data, so that it can be handed to a worker. */
+export interface SpreadJob {
+  system: RideSystem;
+  route: Route;
+  brief: Brief;
+  seed: number;
+}
+
+/** What one drawn ride gave, SI. */
+export interface DrawResult {
+  rangeM: number;
+  /** Of one pass over the road. */
+  energyWh: number;
+  timeS: number;
+  hottestC: number;
+  walked: boolean;
+  draw: Draw;
+}
+
+/**
+ * The draw of a number and a seed. It depends on nothing else, so that draw 17 is the same ride on any
+ * number of workers and for any build compared with it (common random numbers). Box and Muller's normals.
+ */
+export function drawOf(seed: number, index: number): Draw {
+  const random = xoroshiro128plus((Math.imul(seed, 0x9e3779b1) ^ Math.imul(index + 1, 0x85ebca6b)) | 0);
+  const normal = (): number => {
+    const u = Math.max(uniformFloat64(random), 1e-12);
+    const v = uniformFloat64(random);
+    return Math.sqrt(-2 * Math.log(u)) * Math.cos(2 * Math.PI * v);
+  };
+  const out = {} as Draw;
+  for (const input of spreadInputs) out[input] = normal();
+  return out;
+}
+
+/** Never let a draw turn a factor round: at most three standard deviations either way. */
+const held = (z: number): number => Math.max(-3, Math.min(3, z));
+
+/** One drawn ride: the road to empty, with one pass of it told apart. */
+export function rideDraw(job: SpreadJob, draw: Draw): DrawResult {
+  const { system, route, brief } = job;
+  const { vehicle, rider, pack, air } = system;
+  const drawn: RideSystem = {
+    ...system,
+    vehicle: {
+      ...vehicle,
+      cdaM2: vehicle.cdaM2 * (1 + SPREAD.dragArea * held(draw.dragArea)),
+      crr: vehicle.crr * (1 + SPREAD.rolling * held(draw.rolling)),
+      massKg: vehicle.massKg * (1 + SPREAD.load * held(draw.load)),
+    },
+    rider: { ...rider, powerW: rider.powerW * (1 + SPREAD.riderPower * held(draw.riderPower)) },
+    pack: { ...pack, health: Math.min(1, pack.health * (1 + SPREAD.health * held(draw.health))) },
+    air: { ...air, temperatureC: air.temperatureC + SPREAD.temperatureK * held(draw.temperature) },
+  };
+  const road = cutRoute(
+    routeSegments(route, brief, {
+      windMs: SPREAD.windMs * held(draw.windSpeed),
+      turn: SPREAD.windTurnDeg * held(draw.windDirection),
+      stops: Math.max(0, 1 + SPREAD.stops * held(draw.stops)),
+    }),
+    0,
+  );
+  const whole = simulate(drawn, road, { repeat: true });
+  return {
+    rangeM: whole.distanceM,
+    energyWh: whole.pass.energyWh,
+    timeS: whole.pass.timeS,
+    hottestC: whole.maxWindingC,
+    walked: whole.pass.walkSteps > 0,
+    draw,
+  };
+}
+
+/** Draws from one number up to another, in order. */
+export function runDraws(job: SpreadJob, from: number, to: number): DrawResult[] {
+  const out: DrawResult[] = [];
+  for (let i = from; i < to; i++) out.push(rideDraw(job, drawOf(job.seed, i)));
+  return out;
+}
+
+/** Three percentiles, SI. */
+export interface Band3 {
+  p10: number;
+  p50: number;
+  p90: number;
+}
+
+/** The spread of a plan's ride. */
+export interface Spread {
+  count: number;
+  rangeM: Band3;
+  energyWh: Band3;
+  timeS: Band3;
+  hottestC: Band3;
+  /** Share of rides that reach the wanted range with its reserve. */
+  chance: number;
+  /** Share of rides with a walked stretch. */
+  walks: number;
+  /** Share of the range's variance that each input causes, largest first; they add up to 1. */
+  causes: { input: SpreadInput; share: number }[];
+}
+
+/** Percentile of ascending values, straight between neighbours. */
+export function percentile(ascending: readonly number[], share: number): number {
+  if (ascending.length === 0) return NaN;
+  const at = share * (ascending.length - 1);
+  const low = Math.floor(at);
+  const a = ascending[low] as number;
+  const b = ascending[Math.min(low + 1, ascending.length - 1)] as number;
+  return a + (b - a) * (at - low);
+}
+
+function band(values: readonly number[]): Band3 {
+  const ascending = [...values].sort((a, b) => a - b);
+  return { p10: percentile(ascending, 0.1), p50: percentile(ascending, 0.5), p90: percentile(ascending, 0.9) };
+}
+
+/**
+ * Sums drawn rides up. Shares of the spread are squared correlations of each input with the logarithm
+ * of the range: exact for a linear model, good to about a hundredth at 500 draws.
+ */
+export function summariseDraws(results: readonly DrawResult[], wantedM: number): Spread {
+  const logs = results.map((r) => Math.log(Math.max(1, r.rangeM)));
+  const mean = (values: readonly number[]): number => values.reduce((sum, v) => sum + v, 0) / values.length;
+  const logMean = mean(logs);
+  const squares = spreadInputs.map((input) => {
+    const zs = results.map((r) => held(r.draw[input]));
+    const zMean = mean(zs);
+    let both = 0;
+    let zz = 0;
+    let yy = 0;
+    zs.forEach((z, i) => {
+      const y = (logs[i] as number) - logMean;
+      both += (z - zMean) * y;
+      zz += (z - zMean) ** 2;
+      yy += y * y;
+    });
+    return zz > 0 && yy > 0 ? (both * both) / (zz * yy) : 0;
+  });
+  const total = squares.reduce((sum, s) => sum + s, 0);
+  return {
+    count: results.length,
+    rangeM: band(results.map((r) => r.rangeM)),
+    energyWh: band(results.map((r) => r.energyWh)),
+    timeS: band(results.map((r) => r.timeS)),
+    hottestC: band(results.map((r) => r.hottestC)),
+    chance: results.filter((r) => r.rangeM >= wantedM).length / Math.max(1, results.length),
+    walks: results.filter((r) => r.walked).length / Math.max(1, results.length),
+    causes: spreadInputs
+      .map((input, i) => ({ input, share: total > 0 ? (squares[i] as number) / total : 0 }))
+      .sort((a, b) => b.share - a.share),
+  };
+}

@@ -1,0 +1,89 @@
+import { rideSheet, summariseDraws, type RideSheet, type Spread } from '@sprocket/core';
+import { createContext, useCallback, useContext, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
+import { cancelSpread, rideSpread } from '../workers/spreadPool.ts';
+import { useShelf } from './PlanProvider.tsx';
+import { useBuild } from './store.ts';
+
+/** Draws of a full spread, and after how many the first partial answer is shown. */
+const DRAWS = 500;
+const FIRST = 60;
+/** Wait after the last edit before it is ridden anew, ms. */
+const WAIT = 160;
+
+interface SpreadState {
+  sheet: RideSheet | null;
+  /** The spread so far; null before the first answer, or where kit or pack are missing. */
+  spread: Spread | null;
+  /** 0 to 1 while it is ridden; null when it stands or was stopped. */
+  progress: number | null;
+  stopped: boolean;
+  stop: () => void;
+  again: () => void;
+}
+
+const SpreadContext = createContext<SpreadState | null>(null);
+
+/** Rides the spread of the open build in the background, anew after every edit that touches the ride. */
+export function SpreadProvider({ children }: { children: ReactNode }) {
+  const build = useBuild();
+  const shelf = useShelf();
+  const sheet = useMemo(() => rideSheet(build, shelf), [build, shelf]);
+  const [spread, setSpread] = useState<Spread | null>(null);
+  const [progress, setProgress] = useState<number | null>(null);
+  const [stopped, setStopped] = useState(false);
+  const [turn, setTurn] = useState(0);
+  // An edit that leaves the ride as it was, a name or a note, rides nothing anew.
+  const key = useMemo(() => (sheet ? JSON.stringify([sheet.job, sheet.wantedM]) : ''), [sheet]);
+  const latest = useRef(sheet);
+  useEffect(() => {
+    latest.current = sheet;
+  }, [sheet]);
+
+  useEffect(() => {
+    const now = latest.current;
+    if (!now || key === '') {
+      setSpread(null);
+      setProgress(null);
+      return;
+    }
+    let wanted = true;
+    setStopped(false);
+    const timer = setTimeout(() => {
+      setProgress(0);
+      rideSpread(now.job, DRAWS, (done, of) => {
+        if (!wanted) return;
+        setProgress(done.length / of);
+        if (done.length >= FIRST) setSpread(summariseDraws(done, now.wantedM));
+      })
+        .then((all) => {
+          if (!wanted || !all) return;
+          performance.mark('spread-ready');
+          setSpread(summariseDraws(all, now.wantedM));
+          setProgress(null);
+        })
+        .catch(() => setProgress(null));
+    }, WAIT);
+    return () => {
+      wanted = false;
+      clearTimeout(timer);
+    };
+  }, [key, turn]);
+
+  const stop = useCallback(() => {
+    cancelSpread();
+    setProgress(null);
+    setStopped(true);
+  }, []);
+  const again = useCallback(() => setTurn((t) => t + 1), []);
+  const value = useMemo(
+    () => ({ sheet, spread, progress, stopped, stop, again }),
+    [sheet, spread, progress, stopped, stop, again],
+  );
+  return <SpreadContext value={value}>{children}</SpreadContext>;
+}
+
+export function useSpread(): SpreadState {
+  const state = useContext(SpreadContext);
+  if (!state) throw new Error('no spread here');
+  return state;
+}
