@@ -89,6 +89,9 @@ export const routeSchema = z.object({
         elevationM: z.number().min(-500).max(9000),
         /** Compass bearing ridden from here, degrees from north; absent where the road was only described. */
         bearing: z.number().min(0).max(360).optional(),
+        /** Where it lies, degrees; absent where the road was only described. */
+        lat: z.number().min(-90).max(90).optional(),
+        lon: z.number().min(-180).max(180).optional(),
       }),
     )
     .min(2)

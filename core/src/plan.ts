@@ -10,12 +10,13 @@ import { canIt, worthIt, type CanIt, type WorthIt } from './fit/worth.ts';
 import type { FitContext } from './fit/rule.ts';
 import { chosenPlacement, packPlacements, type PackPlacement } from './fit/rules/packPlace.ts';
 import { kitPeakTorque } from './drive/kitTorque.ts';
-import { coldFactor, fullVolts, nominalWh } from './pack/battery.ts';
+import { coldFactor, nominalWh } from './pack/battery.ts';
 import { motorPlace, type Kit, type Pack, type PackPlace, type Shelf } from './parts/part.ts';
 import { derivedSizes, type DerivedSize } from './donor/derived.ts';
 import { massLines, totalMass, assembleSystem } from './plan/assemble.ts';
 import { chosenParts, gearingFor, type Chosen, type Gearing } from './plan/choose.ts';
 import type { Figure } from './plan/figure.ts';
+import { voltsSuit } from './plan/volts.ts';
 import { tallyFigures } from './plan/figures.ts';
 import { cadenceNeed, gearMounts, heatNeed, neededRange, rangeNeed, roadNamed, startNeed } from './plan/needs.ts';
 import { rangeBand, reckon, roadOf, roadSteepest, type RangeBand } from './plan/reckon.ts';
@@ -180,14 +181,6 @@ export function planBuild(build: Build, starter: Shelf): BuildPlan {
     climbGrade,
     trace: r ? trace : null,
   };
-}
-
-/** True when a pack's volts lie between a kit's cut-off class and its ceiling. */
-export function voltsSuit(kit: Kit, pack: Pack): boolean {
-  return (
-    fullVolts(pack) <= kit.controller.maxVolts &&
-    nominalWh(pack) / (pack.parallel * pack.cellAh) >= kit.nominalVolts * 0.88
-  );
 }
 
 function stageVerdicts(findings: readonly Finding[]): BuildPlan['stages'] {

@@ -171,7 +171,7 @@ function routeFromTrack(track: readonly TrackPoint[], id: string, name: string):
   let distanceM = 0;
   let duplicates = 0;
   let last: TrackPoint | undefined;
-  const legs: { endM: number; bearing: number }[] = [];
+  const legs: { startM: number; endM: number; from: TrackPoint; to: TrackPoint; bearing: number }[] = [];
   for (let i = 0; i < track.length; i++) {
     const p = track[i] as TrackPoint;
     if (last) {
@@ -191,7 +191,7 @@ function routeFromTrack(track: readonly TrackPoint[], id: string, name: string):
         continue;
       }
       distanceM += step;
-      legs.push({ endM: distanceM, bearing: bearingBetween(last, p) });
+      legs.push({ startM: distanceM - step, endM: distanceM, from: last, to: p, bearing: bearingBetween(last, p) });
     }
     along.push({ distanceM, ele: p.ele });
     last = p;
@@ -226,10 +226,19 @@ function routeFromTrack(track: readonly TrackPoint[], id: string, name: string):
   let leg = 0;
   const rounded = smooth.map((p) => {
     while (leg < legs.length - 1 && (legs[leg]?.endM ?? 0) <= p.distanceM) leg++;
+    const on = legs[leg];
+    const share = on ? Math.min(1, Math.max(0, (p.distanceM - on.startM) / (on.endM - on.startM))) : 0;
+    const between = (a: number, b: number): number => Math.round((a + (b - a) * share) * 1e6) / 1e6;
     return {
       distanceM: Math.round(p.distanceM * 10) / 10,
       elevationM: Math.round(p.elevationM * 100) / 100,
-      bearing: Math.round((legs[leg]?.bearing ?? 0) * 10) / 10,
+      ...(on
+        ? {
+            bearing: Math.round(on.bearing * 10) / 10,
+            lat: between(on.from.lat, on.to.lat),
+            lon: between(on.from.lon, on.to.lon),
+          }
+        : {}),
     };
   });
   return {

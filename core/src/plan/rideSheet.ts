@@ -16,6 +16,7 @@ import { goingSafely, type Caution } from '../safety/going.ts';
 import { assembleSystem } from './assemble.ts';
 import { chosenParts, gearingFor } from './choose.ts';
 import { neededRange } from './needs.ts';
+import { voltsSuit } from './volts.ts';
 
 /** A hill of the road: whether it is passed with a run-up, and from rest. */
 export interface HillStart {
@@ -73,11 +74,23 @@ const HILL_LENGTH = 40;
 /** Seed of every spread, so that the same build gives the same answer. */
 const SEED = 20_260;
 
+/** What a spread rides, without the rest of the sheet: cheap enough for every keystroke. */
+export function rideJob(build: Build, shelf: Shelf): { job: SpreadJob; wantedM: number } | null {
+  const chosen = chosenParts(build, shelf);
+  const { kit, pack } = chosen;
+  if (!kit || !pack || !voltsSuit(kit, pack)) return null;
+  const system = assembleSystem(build, kit, pack, gearingFor(build, kit, chosen.ring, chosen.cluster));
+  return {
+    job: { system, route: build.brief.route ?? flatRoute, brief: { ...build.brief, route: null }, seed: SEED },
+    wantedM: neededRange(build),
+  };
+}
+
 /** The ride of a build with its kit and pack, once over the road; null where either is not chosen. */
 export function rideSheet(build: Build, shelf: Shelf): RideSheet | null {
   const chosen = chosenParts(build, shelf);
   const { kit, pack } = chosen;
-  if (!kit || !pack) return null;
+  if (!kit || !pack || !voltsSuit(kit, pack)) return null;
   const gearing = gearingFor(build, kit, chosen.ring, chosen.cluster);
   const system = assembleSystem(build, kit, pack, gearing);
   const route = build.brief.route ?? flatRoute;

@@ -1,4 +1,4 @@
-import { rideSheet, summariseDraws, type RideSheet, type Spread } from '@sprocket/core';
+import { rideJob, summariseDraws, type Spread } from '@sprocket/core';
 import { createContext, useCallback, useContext, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import { cancelSpread, rideSpread } from '../workers/spreadPool.ts';
 import { useShelf } from './PlanProvider.tsx';
@@ -11,7 +11,6 @@ const FIRST = 60;
 const WAIT = 160;
 
 interface SpreadState {
-  sheet: RideSheet | null;
   /** The spread so far; null before the first answer, or where kit or pack are missing. */
   spread: Spread | null;
   /** 0 to 1 while it is ridden; null when it stands or was stopped. */
@@ -27,17 +26,18 @@ const SpreadContext = createContext<SpreadState | null>(null);
 export function SpreadProvider({ children }: { children: ReactNode }) {
   const build = useBuild();
   const shelf = useShelf();
-  const sheet = useMemo(() => rideSheet(build, shelf), [build, shelf]);
+  const ride = useMemo(() => rideJob(build, shelf), [build, shelf]);
   const [spread, setSpread] = useState<Spread | null>(null);
   const [progress, setProgress] = useState<number | null>(null);
   const [stopped, setStopped] = useState(false);
   const [turn, setTurn] = useState(0);
   // An edit that leaves the ride as it was, a name or a note, rides nothing anew.
-  const key = useMemo(() => (sheet ? JSON.stringify([sheet.job, sheet.wantedM]) : ''), [sheet]);
-  const latest = useRef(sheet);
+  const route = ride?.job.route;
+  const key = ride ? JSON.stringify([ride.job.system, ride.job.brief, ride.wantedM]) : '';
+  const latest = useRef(ride);
   useEffect(() => {
-    latest.current = sheet;
-  }, [sheet]);
+    latest.current = ride;
+  }, [ride]);
 
   useEffect(() => {
     const now = latest.current;
@@ -67,7 +67,7 @@ export function SpreadProvider({ children }: { children: ReactNode }) {
       wanted = false;
       clearTimeout(timer);
     };
-  }, [key, turn]);
+  }, [key, route, turn]);
 
   const stop = useCallback(() => {
     cancelSpread();
@@ -75,10 +75,7 @@ export function SpreadProvider({ children }: { children: ReactNode }) {
     setStopped(true);
   }, []);
   const again = useCallback(() => setTurn((t) => t + 1), []);
-  const value = useMemo(
-    () => ({ sheet, spread, progress, stopped, stop, again }),
-    [sheet, spread, progress, stopped, stop, again],
-  );
+  const value = useMemo(() => ({ spread, progress, stopped, stop, again }), [spread, progress, stopped, stop, again]);
   return <SpreadContext value={value}>{children}</SpreadContext>;
 }
 

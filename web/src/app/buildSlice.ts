@@ -48,7 +48,7 @@ const slice = createSlice({
     routeChosen(state, action: PayloadAction<Edit<Route | null>>) {
       if (state.build) state.build.brief.route = action.payload.value;
     },
-    routeEdited(state, action: PayloadAction<Edit<Partial<Pick<Route, 'surface' | 'stopsPerKm' | 'name'>>>>) {
+    routeEdited(state, action: PayloadAction<Edit<Partial<Omit<Route, 'points'>>>>) {
       if (state.build?.brief.route) Object.assign(state.build.brief.route, action.payload.value);
     },
     riderEdited(state, action: PayloadAction<Edit<{ index: number; change: Partial<Rider> }>>) {

@@ -1,5 +1,5 @@
 import { Dexie, type EntityTable } from 'dexie';
-import { readBuild, type Build, type Part } from '@sprocket/core';
+import { readBuild, type Build, type Part, type Route } from '@sprocket/core';
 
 /** A photo of one survey item. */
 export interface BuildPhoto {
@@ -22,6 +22,7 @@ export const db = new Dexie('jolly-sprocket') as Dexie & {
   parts: EntityTable<Part, 'id'>;
   settings: EntityTable<Setting, 'key'>;
   photos: EntityTable<BuildPhoto, 'id'>;
+  routes: EntityTable<Route, 'id'>;
 };
 
 db.version(1).stores({ builds: 'id, name, updatedAt', parts: 'id, kind', settings: 'key' });
@@ -35,6 +36,8 @@ db.version(2)
       if (read.ok) await change.table('builds').put(read.value);
     }
   });
+
+db.version(3).stores({ routes: 'id, name' });
 
 /** Photos of builds that were deleted for good. Run at the start, when nothing can be brought back any more. */
 export async function dropOrphanPhotos(): Promise<void> {

@@ -7,8 +7,6 @@ import {
   withLaws,
   purposes,
   purposeWords,
-  surfaces,
-  surfaceWords,
   type Brief,
   type Effort,
 } from '@sprocket/core';
@@ -20,6 +18,7 @@ import { FindingList } from '../../ui/FindingList.tsx';
 import { Show } from '../../ui/Show.tsx';
 import { StageHead } from '../../ui/StageHead.tsx';
 import { RoadDrawing } from './RoadDrawing.tsx';
+import { RoadDetails } from './RoadDetails.tsx';
 import { RoadPicker } from './RoadPicker.tsx';
 
 const mountingWords = { any: 'swings a leg over', lowStep: 'needs a low step', seated: 'needs to be seated' } as const;
@@ -191,7 +190,7 @@ export function BriefStage() {
               onValue={(si) => edit('temperatureC', { temperatureC: si })}
             />
             <AmountField
-              label="Headwind going out"
+              label={brief.windFrom === null ? 'Headwind going out' : 'Wind’s speed'}
               dimension="speed"
               digits={0}
               value={brief.headwindMs}
@@ -215,35 +214,7 @@ export function BriefStage() {
           </div>
         </section>
         <RoadPicker />
-        {brief.route ? (
-          <section className="card" aria-labelledby="brief-surface">
-            <h2 id="brief-surface">On this road</h2>
-            <div className="fields">
-              <NativeSelect
-                label="Surface"
-                value={brief.route.surface}
-                data={asOptions(surfaceWords, surfaces)}
-                onChange={(event) =>
-                  send(
-                    buildActions.routeEdited({
-                      field: 'route.surface',
-                      value: { surface: event.currentTarget.value as (typeof surfaces)[number] },
-                    }),
-                  )
-                }
-              />
-              <AmountField
-                label="Stops per kilometre"
-                dimension="ratio"
-                digits={1}
-                value={brief.route.stopsPerKm}
-                max={20}
-                onValue={(si) => send(buildActions.routeEdited({ field: 'route.stops', value: { stopsPerKm: si } }))}
-              />
-            </div>
-            {brief.route.notes.length > 0 ? <p className="quiet">{brief.route.notes.join(' ')}</p> : null}
-          </section>
-        ) : null}
+        {brief.route ? <RoadDetails route={brief.route} /> : null}
       </div>
       <FindingList title="What the brief still needs" findings={plan.findings.filter((f) => f.area === 'brief')} />
     </>

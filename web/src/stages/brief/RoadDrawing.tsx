@@ -1,5 +1,5 @@
 import { useElementSize } from '@mantine/hooks';
-import { amount, amountText, routeLength, steepestGrade, totalClimb } from '@sprocket/core';
+import { amount, amountText, routeLength, steepestGrade, surfaceWords, totalClimb, type Route } from '@sprocket/core';
 import { usePlan } from '../../app/PlanProvider.tsx';
 import { useBuild, useUnits } from '../../app/store.ts';
 
@@ -33,7 +33,8 @@ export function RoadDrawing() {
   const right = 20;
   const top = 66;
   const bottom = 34;
-  const x = (d: number): number => left + (d / total) * (W - left - right);
+  const x = (d: number): number => left + ((route.reversed ? total - d : d) / total) * (W - left - right);
+  const strips = surfaceStrips(route, total);
   const y = (e: number): number => H - bottom - ((e - low) / span) * (H - top - bottom);
   const line = points
     .map((p, i) => `${i === 0 ? 'M' : 'L'}${x(p.distanceM).toFixed(1)} ${y(p.elevationM).toFixed(1)}`)
@@ -74,6 +75,23 @@ export function RoadDrawing() {
             </g>
           ))}
           <path d={line} className="road-line" />
+          {strips.map((s) => (
+            <g key={s.fromM}>
+              <rect
+                x={Math.min(x(s.fromM), x(s.toM))}
+                width={Math.abs(x(s.toM) - x(s.fromM))}
+                y={H - bottom - 7}
+                height="7"
+                className={`road-surface road-${s.surface}`}
+              />
+              {Math.abs(x(s.toM) - x(s.fromM)) > 90 ? (
+                <text x={(x(s.fromM) + x(s.toM)) / 2} y={H - bottom - 11} textAnchor="middle" className="road-text">
+                  {surfaceWords[s.surface].toLowerCase()}
+                  {s.limitMs === undefined ? '' : `, ${amountText(amount(s.limitMs, 'speed', 0), units)}`}
+                </text>
+              ) : null}
+            </g>
+          ))}
           {steepest.grade > 0.02 ? (
             <g className="road-steep">
               <line x1={x(steepest.atM)} x2={x(steepest.atM)} y1={steepY - 6} y2={top - 12} />
@@ -98,6 +116,27 @@ export function RoadDrawing() {
       </figcaption>
     </figure>
   );
+}
+
+interface Strip {
+  fromM: number;
+  toM: number;
+  surface: Route['surface'];
+  limitMs?: number | undefined;
+}
+
+/** The road cut where its surface or limit changes; empty where it is the same all along. */
+function surfaceStrips(route: Route, total: number): Strip[] {
+  if (route.stretches.length === 0) return [];
+  const cuts = [...new Set([0, total, ...route.stretches.flatMap((s) => [s.fromM, s.toM])])]
+    .filter((c) => c >= 0 && c <= total)
+    .sort((a, b) => a - b);
+  return cuts.slice(1).map((toM, i) => {
+    const fromM = cuts[i] as number;
+    const middle = (fromM + toM) / 2;
+    const here = route.stretches.find((s) => middle >= s.fromM && middle < s.toM);
+    return { fromM, toM, surface: here?.surface ?? route.surface, limitMs: here?.limitMs };
+  });
 }
 
 function niceStep(raw: number): number {

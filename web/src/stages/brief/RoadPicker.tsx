@@ -1,8 +1,10 @@
 import { Button, FileButton } from '@mantine/core';
 import { describedRoute, type ReadProblem, type Route } from '@sprocket/core';
+import { useLiveQuery } from 'dexie-react-hooks';
 import { useEffect, useState } from 'react';
 import { buildActions } from '../../app/buildSlice.ts';
 import { useBuild, useSend } from '../../app/store.ts';
+import { db } from '../../storage/db.ts';
 import { demoIndex, type DemoIndex } from '../../storage/demo.ts';
 import { AmountField } from '../../ui/AmountField.tsx';
 import { Problems } from '../../ui/Problems.tsx';
@@ -12,6 +14,7 @@ import { coreWorker } from '../../workers/core.ts';
 export function RoadPicker() {
   const { brief } = useBuild();
   const send = useSend();
+  const kept = useLiveQuery(() => db.routes.orderBy('name').toArray(), []);
   const [roads, setRoads] = useState<DemoIndex['roads']>([]);
   const [problems, setProblems] = useState<{ file: string; list: ReadProblem[] } | null>(null);
   const [busy, setBusy] = useState(false);
@@ -25,7 +28,7 @@ export function RoadPicker() {
 
   const choose = (route: Route): void => {
     setProblems(null);
-    send(buildActions.routeChosen({ field: `route.${route.id}.${Date.now()}`, value: route }));
+    send(buildActions.routeChosen({ field: `route.${route.id}.${route.points.length}`, value: route }));
   };
   const read = async (text: string, name: string, source: 'gpx' | 'shelf'): Promise<void> => {
     setBusy(true);
@@ -106,6 +109,32 @@ export function RoadPicker() {
             ))}
           </ul>
         </div>
+        {kept && kept.length > 0 ? (
+          <div>
+            <h3>Kept from other builds</h3>
+            <ul className="road-list">
+              {kept.map((road) => (
+                <li key={road.id}>
+                  <button
+                    type="button"
+                    className="road"
+                    aria-pressed={brief.route?.id === road.id}
+                    onClick={() => choose(road)}
+                  >
+                    <strong>{road.name}</strong>
+                    <span className="quiet">
+                      {road.stretches.length > 0 ? `${road.stretches.length} stretches of its own` : 'one surface'}
+                      {road.reversed ? ', the other way round' : ''}
+                    </span>
+                  </button>
+                  <button type="button" className="link-button" onClick={() => void db.routes.delete(road.id)}>
+                    keep it no longer<span className="sr">: {road.name}</span>
+                  </button>
+                </li>
+              ))}
+            </ul>
+          </div>
+        ) : null}
         <div>
           <h3>From a GPX track</h3>
           <p className="quiet">

@@ -4,7 +4,7 @@ import { Area, CartesianGrid, ComposedChart, Line, ReferenceLine, ResponsiveCont
 import { useUnits } from '../../app/store.ts';
 
 /** Points a line is drawn with at most: more than a screen has pixels shows nothing. */
-const MOST = 700;
+const MOST = 260;
 
 interface Row {
   at: number;
@@ -52,18 +52,25 @@ export function RideChart({
       const step = (t.distanceM[i] as number) - (i > 0 ? (t.distanceM[i - 1] as number) : 0);
       up += step * (t.grade[i] as number);
       if (i % every !== 0 && i !== t.distanceM.length - 1) continue;
-      const motor = t.motorW[i] as number;
+      // Powers jump from step to step; each point tells the mean of the steps it stands for.
+      const from = Math.max(0, i - every + 1);
+      const mean = (column: readonly number[]): number => {
+        let sum = 0;
+        for (let j = from; j <= i; j++) sum += column[j] as number;
+        return sum / (i - from + 1);
+      };
+      const motor = mean(t.motorW);
       out.push({
         at: (t.distanceM[i] as number) / way.si,
         i,
         height: up / height.si,
         speed: (t.speedMs[i] as number) / speed.si,
-        legs: t.riderW[i] as number,
+        legs: mean(t.riderW),
         motor,
-        loss: Math.max(0, (t.packW[i] as number) - motor),
+        loss: Math.max(0, mean(t.packW) - motor),
         charge: 100 * (t.charge[i] as number),
         winding: (t.windingC[i] as number) / warm.si - (warm.offset ?? 0),
-        volts: t.volts[i] as number,
+        volts: mean(t.volts),
       });
     }
     return out;

@@ -2,12 +2,13 @@ import { Button } from '@mantine/core';
 import {
   amount,
   explainPoint,
+  rideSheet,
   sizeBackwards,
   spreadInputWords,
   type RideSheet as Sheet,
   type Spread,
 } from '@sprocket/core';
-import { useMemo, useState } from 'react';
+import { useDeferredValue, useMemo, useState } from 'react';
 import { usePlan, useShelf } from '../../app/PlanProvider.tsx';
 import { useSpread } from '../../app/SpreadProvider.tsx';
 import { useBuild } from '../../app/store.ts';
@@ -19,8 +20,12 @@ import { RideChart } from './RideChart.tsx';
 
 /** The ride sheet: the road as ridden, what holds at each point, the spread, and what could go worse. */
 export function RideStage() {
-  const { sheet, spread, progress, stopped, stop, again } = useSpread();
+  const { spread, progress, stopped, stop, again } = useSpread();
   const build = useBuild();
+  const shelf = useShelf();
+  // The sheet follows an edit when there is time for it; the tally comes first.
+  const settled = useDeferredValue(build);
+  const sheet = useMemo(() => rideSheet(settled, shelf), [settled, shelf]);
   const plan = usePlan();
   return (
     <>
