@@ -11,6 +11,7 @@ const views = [
   '/build/demo-box/gearing',
   '/build/demo-gravel/drive',
   '/build/demo-trike/donor',
+  '/build/demo-mixte/ride',
   '/build/demo-gravel/schools',
   '/build/demo-mixte/compare',
   '/build/demo-mixte/wiring',

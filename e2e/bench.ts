@@ -93,5 +93,36 @@ for (const [path, label, list] of [['/build/demo-box/gearing', 'a ring', 'Ring']
     `median ${(warm[Math.floor(warm.length / 2)] ?? NaN).toFixed(0)} ms, worst of ${warm.length} ${(warm.at(-1) ?? NaN).toFixed(0)} ms`,
   );
 }
+// The band after typing stops: from the last key to the first drawn answer and to the whole of it.
+{
+  await visit(app, '/build/demo-mixte/brief');
+  await app.page.waitForFunction(() =>
+    /met/.test(document.querySelector<HTMLElement>('[data-figure="range"]')?.innerText ?? ''),
+  );
+  const times = await app.page.evaluate(async () => {
+    const field = document.querySelector<HTMLInputElement>('input[name="rider-mass"]');
+    if (!field) throw new Error('no field');
+    const out: number[] = [];
+    for (const mass of ['71 kg', '83 kg', '66 kg', '90 kg', '64 kg']) {
+      performance.clearMarks('spread-ready');
+      performance.clearMarks('spread-first');
+      const set = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value')?.set;
+      const start = performance.now();
+      set?.call(field, mass);
+      field.dispatchEvent(new Event('input', { bubbles: true }));
+      while (performance.getEntriesByName('spread-first').length === 0 && performance.now() - start < 8000)
+        await new Promise((r) => setTimeout(r, 5));
+      out.push(performance.now() - start);
+      while (performance.getEntriesByName('spread-ready').length === 0 && performance.now() - start < 12000)
+        await new Promise((r) => setTimeout(r, 5));
+      out.push(performance.now() - start);
+    }
+    return out;
+  });
+  const median = (list: number[]): string =>
+    `${(list.sort((a, b) => a - b)[Math.floor(list.length / 2)] ?? NaN).toFixed(0)} ms`;
+  say('typing stops to a drawn band, demo-mixte, first answer', median(times.filter((_, i) => i % 2 === 0)));
+  say('  all 500 rides to empty', median(times.filter((_, i) => i % 2 === 1)));
+}
 await app.close();
 process.exit(0);

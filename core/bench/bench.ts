@@ -4,6 +4,9 @@ import {
   cutRoute,
   planBuild,
   readBuildFile,
+  measureNext,
+  rideJob,
+  runDraws,
   readGpx,
   readRideCase,
   simulate,
@@ -64,6 +67,22 @@ for (const name of ['demo-mixte', 'demo-trike', 'demo-box', 'demo-lockkeeper', '
   const read = readBuildFile(readFileSync(new URL(`web/public/demo/builds/${name}.json`, root), 'utf8'));
   if (!read.ok) throw new Error(name);
   say(`planBuild, ${read.value.name}`, `${median(() => planBuild(read.value, starterShelf)).toFixed(1)} ms`);
+}
+
+{
+  const read = readBuildFile(readFileSync(new URL('web/public/demo/builds/demo-mixte.json', root), 'utf8'));
+  if (!read.ok) throw new Error('mixte');
+  const ride = rideJob(read.value, starterShelf);
+  if (!ride) throw new Error('no ride');
+  const start = performance.now();
+  const metres = runDraws(ride.job, 0, 200).reduce((sum, r) => sum + r.rangeM, 0);
+  const ms = performance.now() - start;
+  say('drawn rides, one core, as 500 of 30 km', `${((ms / metres) * 500 * 30_000).toFixed(0)} ms`);
+  say('  the same over two workers', `${((ms / metres) * 250 * 30_000).toFixed(0)} ms`);
+  say(
+    'what to measure next, Bookbinder’s mixte',
+    `${median(() => measureNext(read.value, starterShelf), 8).toFixed(0)} ms`,
+  );
 }
 
 const points = Array.from(

@@ -8,7 +8,7 @@ import { rideSheet } from '../plan/rideSheet.ts';
 import { sizeBackwards } from '../plan/sizing.ts';
 import { stoppingDistance, brakeLimits, shedsW, tipCaution, cableCaution } from '../safety/going.ts';
 import { explainPoint } from './explainPoint.ts';
-import { headwindOn, routeSegments } from './route.ts';
+import { describedRoute, headwindOn, routeSegments } from './route.ts';
 import { drawOf, rideDraw, runDraws, spreadInputs, summariseDraws, type SpreadJob } from './spread.ts';
 
 function demo(name: string): Build {
@@ -152,6 +152,48 @@ describe('the ride sheet', () => {
 
   it('uses what riders recognise: an easy rider on a 36 V hub 5 to 11 Wh/km on this hilly road', () => {
     expect(sheetOf(demo('mixte')).once.whPerKm).to.be.within(5, 11);
+  });
+});
+
+describe('figures a converter would recognise', () => {
+  it('a heavy throttle-only tandem uses 20 to 30 Wh/km and more at 30 km/h', () => {
+    const build = demo('mixte');
+    build.donor.kind = 'tandem';
+    build.brief.posture = 'tandem';
+    build.brief.cruiseMs = 30 / 3.6;
+    build.brief.headwindMs = 0;
+    build.brief.cargoKg = 20;
+    build.brief.riders = [
+      {
+        name: 'two',
+        massKg: 165,
+        statureM: 1.75,
+        effort: 'none',
+        factor: 1,
+        neverShifts: true,
+        inseamM: null,
+        mounting: 'any',
+      },
+    ];
+    Object.assign(build.choice, {
+      kitId: 'heron-d1000',
+      packId: 'kettle-48-14',
+      assistLimitMs: null,
+      usesThrottle: true,
+    });
+    expect(sheetOf(build).once.whPerKm).to.be.within(18, 34);
+  });
+
+  it('a mid-drive in 1.6:1 stalls from rest on a grade that it passes with a run-up', () => {
+    const build = demo('box');
+    build.choice.ringId = null;
+    build.donor.survey.cogTeeth = { value: [26], typed: '26', unit: '', provenance: 'measured', note: '' };
+    build.brief.route = describedRoute('d', 'Ramp', 400, [{ heightM: 9, lengthM: 90 }], 'asphalt', 0);
+    build.brief.thereAndBack = false;
+    build.brief.cruiseMs = 24 / 3.6;
+    const sheet = sheetOf(build);
+    expect(sheet.hills[0]?.walked).to.equal(false);
+    expect(sheet.hills[0]?.fromRest).not.to.equal('motor alone');
   });
 });
 

@@ -53,7 +53,9 @@ export function SpreadProvider({ children }: { children: ReactNode }) {
       rideSpread(now.job, DRAWS, (done, of) => {
         if (!wanted) return;
         setProgress(done.length / of);
-        if (done.length >= FIRST) setSpread(summariseDraws(done, now.wantedM));
+        if (done.length < FIRST) return;
+        performance.mark('spread-first');
+        setSpread(summariseDraws(done, now.wantedM));
       })
         .then((all) => {
           if (!wanted || !all) return;

@@ -7,6 +7,7 @@ import { FindingList } from '../../ui/FindingList.tsx';
 import { Show } from '../../ui/Show.tsx';
 import { StageHead } from '../../ui/StageHead.tsx';
 import { useKeepOwn } from '../drive/Drive.tsx';
+import { ChainSheet } from './ChainSheet.tsx';
 import { GearDrawing } from './GearDrawing.tsx';
 
 /** Which ring and cogs: what each gear does at the feet and on the hill. */
@@ -77,6 +78,7 @@ export function GearingStage() {
         </div>
       </section>
       <GearTable plan={plan} />
+      <ChainSheet />
       <FindingList title="Ring and cogs in this build" findings={plan.findings.filter((f) => f.area === 'gearing')} />
     </>
   );

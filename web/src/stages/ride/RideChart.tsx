@@ -132,6 +132,25 @@ export function RideChart({
             <CartesianGrid stroke="var(--faint)" vertical={false} />
             <XAxis dataKey="at" type="number" domain={[0, 'dataMax']} hide />
             {yAxis(height.sign, ['auto', 'auto'])}
+            {sheet.once.walkAtM.map((d) => (
+              <ReferenceLine
+                key={d}
+                yAxisId="left"
+                x={d / way.si}
+                stroke="var(--stop)"
+                strokeDasharray="3 3"
+                label={{ value: 'walked', fill: 'var(--stop)', fontSize: 12, position: 'insideTopRight' }}
+              />
+            ))}
+            {sheet.turnBackM === null ? null : (
+              <ReferenceLine
+                yAxisId="left"
+                x={sheet.turnBackM / way.si}
+                stroke="var(--measure)"
+                strokeDasharray="6 3"
+                label={{ value: 'half gone', fill: 'var(--measure)', fontSize: 12, position: 'insideTopRight' }}
+              />
+            )}
             <Area
               yAxisId="left"
               dataKey="height"

@@ -1,0 +1,143 @@
+import type { Build } from '../build.ts';
+import { BRISK_CADENCE_RPM } from '../constants.ts';
+import { commonFrame } from '../donor/common.ts';
+import { kitPeakTorque } from '../drive/kitTorque.ts';
+import { chainAngle, chainLinks, chainLinksWorkshop, cogLines, MOST_LEAN } from '../gearing/chain.ts';
+import type { Shelf } from '../parts/part.ts';
+import { tyreRadius } from '../quantity/tyre.ts';
+import { cadenceAt, speedAtCadence, startGrade, steadySpeed } from '../ride/steady.ts';
+import { assembleSystem } from './assemble.ts';
+import { chosenParts, gearingFor, hubGearRatios } from './choose.ts';
+import { roadSteepest } from './reckon.ts';
+import { voltsSuit } from './volts.ts';
+
+/** One cog's chain: where it runs, how far it leans. */
+export interface ChainRow {
+  cog: number;
+  lineM: number;
+  angleRad: number;
+  leans: boolean;
+}
+
+/** One cell of the table of rings and cogs. */
+export interface PairCell {
+  ring: number;
+  cog: number;
+  ratio: number;
+  /** Motor alone from rest, lowest gear; null where it is no mid-drive's business. */
+  startGrade: number | null;
+  /** Speed at a brisk cadence in the highest gear. */
+  topMs: number;
+  verdict: 'goes' | 'does not start' | 'below the hub gear’s floor' | 'over the hub gear’s torque';
+}
+
+export interface GearSheet {
+  /** Ring's line from the frame's centre, and whether it is known or a common figure. */
+  ringLineM: number;
+  ringLineKnown: boolean;
+  rows: ChainRow[];
+  /** Move of the ring that would put it before the middle of the cogs; plus is outward. */
+  straightenM: number;
+  links: number;
+  workshopLinks: number;
+  growthM: number;
+  /** Rings across, cogs down. */
+  rings: number[];
+  cogs: number[];
+  cells: PairCell[];
+  cogMeans: string;
+  /** Cadence in the highest gear at the speed the motor holds by itself on the flat. */
+  cadenceAtMotor: { speedMs: number; rpm: number; canAdd: boolean } | null;
+}
+
+/** A ring's line where nobody measured it, m. Source: the trade, single and double rings. */
+const COMMON_RING_LINE = 0.045;
+/** Growth of a swinging arm's chainstay for each metre of travel. Source: project, four-bar frames. */
+const GROWTH_SHARE = 0.12;
+/** Cadence past which a rider adds little. Source: project. */
+const CAN_ADD_RPM = 100;
+
+/** Chain line, chain length and the rings and cogs that would do, for what is chosen. */
+export function gearSheet(build: Build, shelf: Shelf): GearSheet {
+  const chosen = chosenParts(build, shelf);
+  const { kit, pack } = chosen;
+  const { survey, kind } = build.donor;
+  const common = commonFrame[kind];
+  const gearing = gearingFor(build, kit, chosen.ring, chosen.cluster);
+  const hubGear = gearing.drivetrain === 'hubGear';
+  const cogTeeth = hubGear ? [survey.cogTeeth?.value[0] ?? 19] : gearing.gears.map((g) => g.cog).sort((a, b) => a - b);
+  const spacing = survey.rearDropoutSpacing?.value ?? 0.135;
+  const chainstay = survey.chainstayLength?.value ?? common.chainstayLength;
+  const shell = survey.bracketWidth?.value ?? 0.068;
+  const ringOut = kit?.mid?.ringOutM;
+  const ringLineM = ringOut === undefined ? COMMON_RING_LINE : shell / 2 + ringOut;
+  const lines = cogLines(spacing, cogTeeth.length, kit?.hub?.place === 'rear');
+  const rows = cogTeeth.map((cog, i): ChainRow => {
+    const lineM = lines[i] as number;
+    const angleRad = chainAngle(lineM, ringLineM, chainstay);
+    return { cog, lineM, angleRad, leans: Math.abs(angleRad) > MOST_LEAN };
+  });
+  const middle = (Math.max(...lines) + Math.min(...lines)) / 2;
+  const growthM = (survey.rearTravel?.value ?? 0) * GROWTH_SHARE;
+  const biggest = Math.max(...cogTeeth);
+
+  const wheel = tyreRadius(survey.rearTyre?.value ?? common.tyre);
+  const steepest = roadSteepest(build);
+  const floor = survey.hubGearRatioFloor?.value;
+  const bears = survey.hubGearTorque?.value;
+  const ratios = hubGearRatios[survey.hubGear?.value ?? 'three'];
+  const rings = [...new Set(chosen.shelf.rings.map((r) => r.teeth).concat(gearing.ring))].sort((a, b) => a - b);
+  const cogs = hubGear ? [16, 18, 19, 20, 21, 22, 24] : [24, 28, 30, 32, 34, 36, 42];
+  const smallest = Math.min(...cogTeeth);
+  const reckoned = kit?.mid !== undefined && pack !== null && voltsSuit(kit, pack);
+  const cells = cogs.flatMap((cog) =>
+    rings.map((ring): PairCell => {
+      const lowest = hubGear ? cog / Math.min(...ratios) : cog;
+      const highest = hubGear ? cog / Math.max(...ratios) : smallest;
+      let grade: number | null = null;
+      if (reckoned && kit) {
+        const system = assembleSystem(build, kit, pack, { ...gearing, ring, gears: [{ label: '', cog: lowest }] });
+        grade = startGrade({ ...system, vehicle: { ...system.vehicle, fixedCog: lowest } });
+      }
+      const below = hubGear && kit?.mid !== undefined && floor !== undefined && ring / cog < floor;
+      const over =
+        hubGear && kit?.mid !== undefined && bears !== undefined && (kitPeakTorque(kit) * cog) / ring > bears;
+      return {
+        ring,
+        cog,
+        ratio: ring / cog,
+        startGrade: grade,
+        topMs: speedAtCadence(wheel, ring, highest, BRISK_CADENCE_RPM),
+        verdict: below
+          ? 'below the hub gear’s floor'
+          : over
+            ? 'over the hub gear’s torque'
+            : grade !== null && grade < steepest
+              ? 'does not start'
+              : 'goes',
+      };
+    }),
+  );
+
+  let cadenceAtMotor: GearSheet['cadenceAtMotor'] = null;
+  if (kit && pack && voltsSuit(kit, pack)) {
+    const system = assembleSystem(build, kit, pack, gearing);
+    const alone = steadySpeed({ ...system, rider: { ...system.rider, powerW: 0 } }, 0, 1);
+    const rpm = cadenceAt(alone.speedMs, wheel, gearing.ring, Math.min(...gearing.gears.map((g) => g.cog)));
+    cadenceAtMotor = { speedMs: alone.speedMs, rpm, canAdd: rpm <= CAN_ADD_RPM };
+  }
+  return {
+    ringLineM,
+    ringLineKnown: ringOut !== undefined && survey.bracketWidth !== undefined,
+    rows,
+    straightenM: middle - ringLineM,
+    links: chainLinks(chainstay, gearing.ring, biggest),
+    workshopLinks: chainLinksWorkshop(chainstay, gearing.ring, biggest, growthM),
+    growthM,
+    rings,
+    cogs,
+    cells,
+    cogMeans: hubGear ? 'the hub gear’s cog' : 'the biggest cog',
+    cadenceAtMotor,
+  };
+}
