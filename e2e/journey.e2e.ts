@@ -19,6 +19,7 @@ const range = '[data-figure="range"]';
 
 /** The tally's figures and notes, without the marks of what just changed. */
 async function tallyOf(app: App): Promise<string[]> {
+  await app.page.waitForSelector('.tally[data-spread="drawn"]');
   return app.page.$$eval('.tally-row .big, .tally-row .tally-note', (all) =>
     all.map((node) => (node as HTMLElement).innerText),
   );

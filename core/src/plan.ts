@@ -21,7 +21,6 @@ import { tallyFigures } from './plan/figures.ts';
 import { cadenceNeed, gearMounts, heatNeed, neededRange, rangeNeed, roadNamed, startNeed } from './plan/needs.ts';
 import { rangeBand, reckon, roadOf, roadSteepest, type RangeBand } from './plan/reckon.ts';
 import { tyreRadius } from './quantity/tyre.ts';
-import type { RideTrace } from './ride/simulate.ts';
 import { simulate } from './ride/simulate.ts';
 import { cadenceAt, speedAtCadence, startGrade, steadySpeed } from './ride/steady.ts';
 import type { RideSystem } from './ride/system.ts';
@@ -99,15 +98,18 @@ export interface BuildPlan {
   neededRangeM: number;
   steepest: number;
   climbGrade: number;
-  trace: RideTrace | null;
 }
+
+/** The part of a plan that judges what was not chosen. */
+export type Candidates = Pick<BuildPlan, 'kits' | 'families' | 'packs'>;
 
 /**
  * The whole judgement and arithmetic of one build, one pure call.
  * @param build what the person said, measured and chose; @param starter parts to choose from
+ * @param meanwhile candidates of an earlier plan to show until new ones are judged: leaves out the longest part
  * @returns figures with their sums, findings, candidates, gears and the drawing; all plain data
  */
-export function planBuild(build: Build, starter: Shelf): BuildPlan {
+export function planBuild(build: Build, starter: Shelf, meanwhile?: Candidates): BuildPlan {
   const chosen = chosenParts(build, starter);
   const { kit, pack } = chosen;
   const gearing = gearingFor(build, kit, chosen.ring, chosen.cluster);
@@ -125,20 +127,7 @@ export function planBuild(build: Build, starter: Shelf): BuildPlan {
   const road = roadOf(build);
 
   const suits = kit !== null && pack !== null && voltsSuit(kit, pack);
-  const trace: RideTrace = {
-    distanceM: [],
-    speedMs: [],
-    charge: [],
-    windingC: [],
-    riderW: [],
-    motorW: [],
-    volts: [],
-    grade: [],
-    timeS: [],
-    packW: [],
-    walked: [],
-  };
-  const r = suits ? reckon(build, kit, pack, gearing, road, trace) : null;
+  const r = suits ? reckon(build, kit, pack, gearing, road) : null;
   const band = r ? rangeBand(r, road, simulate(r.system, road, { repeat: false }), build.brief.thereAndBack) : null;
 
   const findings: Finding[] = [roadNamed(build), ...judgeDonor(context).findings];
@@ -153,7 +142,7 @@ export function planBuild(build: Build, starter: Shelf): BuildPlan {
   );
 
   const climbGrade = r?.climbGrade ?? 0.06;
-  const kits = kitCandidates(build, chosen, contextWith, climbGrade);
+  const kits = meanwhile?.kits ?? kitCandidates(build, chosen, contextWith, climbGrade);
   const best = kits[0];
   return {
     figures: tallyFigures(build, chosen, gearing, r, band),
@@ -161,7 +150,7 @@ export function planBuild(build: Build, starter: Shelf): BuildPlan {
     stages: stageVerdicts(named),
     verdict: standing(named),
     kits,
-    families: summariseFamilies(kits),
+    families: meanwhile?.families ?? summariseFamilies(kits),
     can: canIt(named, kit, best ? { name: best.kit.name, verdict: best.verdict } : null),
     worth: worthIt(build, named, kit, pack, kits.filter((k) => k.verdict !== 'stop').length),
     derived: derivedSizes(build.donor),
@@ -169,7 +158,7 @@ export function planBuild(build: Build, starter: Shelf): BuildPlan {
       kit: kit ? holdsBack(named.filter((f) => f.subject === kit.id)) : [],
       pack: pack ? holdsBack(named.filter((f) => f.subject === pack.id)) : [],
     },
-    packs: packCandidates(build, chosen, contextWith, r?.toEmpty.whPerKm ?? null),
+    packs: meanwhile?.packs ?? packCandidates(build, chosen, contextWith, r?.toEmpty.whPerKm ?? null),
     gears: gearRows(build, gearing, wheel, r?.system ?? null, climbGrade),
     gearing,
     chosen: { kit, pack },
@@ -179,7 +168,6 @@ export function planBuild(build: Build, starter: Shelf): BuildPlan {
     neededRangeM: neededRange(build),
     steepest,
     climbGrade,
-    trace: r ? trace : null,
   };
 }
 

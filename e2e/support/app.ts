@@ -91,7 +91,11 @@ export async function setDevice(page: Page, { dark = false, width = 1280, height
     { name: 'prefers-color-scheme', value: dark ? 'dark' : 'light' },
     { name: 'prefers-reduced-motion', value: 'reduce' },
   ]);
-  await page.evaluate(() => new Promise((drawn) => requestAnimationFrame(() => requestAnimationFrame(drawn))));
+  await page.evaluate(async () => {
+    await new Promise((drawn) => requestAnimationFrame(() => requestAnimationFrame(drawn)));
+    // A colour on its way from one scheme to the other is neither.
+    await Promise.allSettled(document.getAnimations().map((a) => a.finished));
+  });
 }
 
 /** Clicks the button, link or option with exactly these words, or this accessible name. */

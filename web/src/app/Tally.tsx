@@ -28,12 +28,17 @@ export function Tally({ plan, previous }: TallyProps) {
   const send = useSend();
   const up = useApp((state) => state.ui.tallyUp);
   const build = useBuild();
+  const { spread, progress } = useSpread();
   const deltas = useDeltas(plan, previous);
   const law = legalClass(build.brief.legalClass, withLaws(starterShelf.laws, build.ownLaws));
   const guesses = plan.progress.total - plan.progress.proven;
   const range = plan.figures[0];
   return (
-    <aside className={`tally${up ? ' tally-up' : ''}`} aria-label="Tally">
+    <aside
+      className={`tally${up ? ' tally-up' : ''}`}
+      aria-label="Tally"
+      data-spread={progress !== null ? 'drawing' : spread ? 'drawn' : 'none'}
+    >
       <button
         type="button"
         className="tally-handle"

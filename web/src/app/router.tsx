@@ -1,5 +1,4 @@
 import { createBrowserRouter, Navigate } from 'react-router';
-import { BuildSheet } from './BuildSheet.tsx';
 import { Library } from '../stages/library/Library.tsx';
 import { Lost } from './Lost.tsx';
 
@@ -13,7 +12,7 @@ export const router = createBrowserRouter([
   },
   {
     path: '/build/:buildId',
-    element: <BuildSheet />,
+    lazy: async () => ({ Component: (await import('./BuildSheet.tsx')).BuildSheet }),
     errorElement: <Lost />,
     hydrateFallbackElement: <p className="wait">Opening the build…</p>,
     children: [

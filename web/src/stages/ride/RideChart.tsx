@@ -126,6 +126,7 @@ export function RideChart({
         <ResponsiveContainer width="100%" height={96}>
           <ComposedChart
             {...shared}
+            accessibilityLayer={false}
             onMouseMove={(state) => pick(state.activeLabel)}
             onClick={(state) => pick(state.activeLabel)}
           >
@@ -167,6 +168,7 @@ export function RideChart({
         <ResponsiveContainer width="100%" height={190}>
           <ComposedChart
             {...shared}
+            accessibilityLayer={false}
             onMouseMove={(state) => pick(state.activeLabel)}
             onClick={(state) => pick(state.activeLabel)}
           >
