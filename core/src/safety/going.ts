@@ -156,15 +156,19 @@ export function descentCaution(
 export function tipCaution(
   geometry: DonorGeometry,
   loads: { xM: number; hM: number },
+  empty: { xM: number; hM: number } | null = null,
   cornerRadii: readonly number[] = [3, 5, 10],
 ): Caution | null {
   if (geometry.trackM === 0) return null;
   const base = geometry.frontAxle.x;
-  // Foot of the centre of mass to the axis from the single wheel's contact to the outer paired wheel's.
-  const fromSingle = geometry.pairedRear ? base - loads.xM : loads.xM;
   const half = geometry.trackM / 2;
-  const d = (fromSingle * half) / Math.hypot(base, half);
-  const a = (GRAVITY * d) / loads.hM;
+  // Foot of the centre of mass to the axis from the single wheel's contact to the outer paired wheel's.
+  const sideways = (at: { xM: number; hM: number }): { d: number; a: number } => {
+    const fromSingle = geometry.pairedRear ? base - at.xM : at.xM;
+    const d = (fromSingle * half) / Math.hypot(base, half);
+    return { d, a: (GRAVITY * d) / at.hM };
+  };
+  const { d, a } = sideways(loads);
   return {
     id: 'tip',
     title: 'Tipping sideways',
@@ -172,6 +176,14 @@ export function tipCaution(
     lines: [
       { label: 'lifts a wheel at', value: phrase`${a.toFixed(1)} m/s² sideways` },
       ...cornerRadii.map((r) => ({ label: `corner of ${r} m`, value: phrase`${amount(Math.sqrt(a * r), 'speed')}` })),
+      ...(empty
+        ? [
+            {
+              label: 'corner of 5 m, without the load',
+              value: phrase`${amount(Math.sqrt(sideways(empty).a * 5), 'speed')}`,
+            },
+          ]
+        : []),
     ],
     why: phrase`The centre of mass is ${amount(loads.hM, 'size', 0)} up and ${amount(d, 'size', 0)} inside the line from wheel to wheel: g·d/h, then v = √(a·R). A load set high makes it worse.`,
     ask: 'nobody but an empty yard: try it slowly before the street, loaded and empty',
@@ -238,8 +250,9 @@ export function goingSafely(
   },
 ): Caution[] {
   const loads = axleLoads(build, geometry, kit, pack.massKg);
+  const empty = axleLoads({ ...build, brief: { ...build.brief, cargoKg: 0 } }, geometry, kit, pack.massKg);
   const runM = Math.hypot(geometry.bracket.x - geometry.rearAxle.x, 0.3);
-  const tip = tipCaution(geometry, loads);
+  const tip = tipCaution(geometry, loads, empty);
   return [
     stoppingCaution(build, geometry, ride.massKg, ride.speedMs, loads),
     descentCaution(build, ride.massKg, ride.cdaM2, ride.crr, ride.segments, ride.rho),

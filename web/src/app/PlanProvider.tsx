@@ -1,4 +1,12 @@
-import { planBuild, starterShelf, withParts, type Build, type BuildPlan, type Shelf } from '@sprocket/core';
+import {
+  planBuild,
+  starterShelf,
+  withParts,
+  type Build,
+  type BuildPlan,
+  type Candidates,
+  type Shelf,
+} from '@sprocket/core';
 import { createContext, useContext, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import { coreWorker } from '../workers/core.ts';
 import { useApp } from './store.ts';
@@ -17,65 +25,73 @@ export function useShelf() {
   return useMemo(() => withParts(starterShelf, own), [own]);
 }
 
+/** Wait after the last edit before every other candidate is judged anew, ms: typing comes first. */
+const WAIT = 120;
+
 interface Job {
   build: Build;
   shelf: Shelf;
 }
 
-/** Derives the plan from the build: the chosen parts' at once, every other candidate's from the worker. */
+/** Candidates as they were last judged, and the job they were judged for. */
+interface Judged extends Job {
+  parts: Candidates;
+}
+
+const candidatesOf = ({ kits, families, packs }: BuildPlan): Candidates => ({ kits, families, packs });
+
+/** Derives the plan from the build: the chosen parts' with the edit itself, every other candidate's from the worker. */
 export function PlanProvider({ children }: { children: ReactNode }) {
   const build = useApp((state) => state.build.present.build);
   const shelf = useShelf();
-  const [state, setState] = useState<PlanState | null>(null);
-  const busy = useRef(false);
-  const waiting = useRef<Job | null>(null);
-
-  const latest = useRef<BuildPlan | null>(null);
+  const [judged, setJudged] = useState<Judged | null>(null);
+  const parts = judged?.parts;
+  // In the same drawing as the edit, so that field and tally never disagree.
+  const quick = useMemo(
+    () => (build ? { build, plan: planBuild(build, shelf, parts) } : null),
+    // New candidates are laid over it below; they are no reason to reckon anew.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+    [build, shelf],
+  );
+  const plan = useMemo(() => (quick && parts ? { ...quick.plan, ...parts } : (quick?.plan ?? null)), [quick, parts]);
+  const [held, setHeld] = useState<(PlanState & { build: Build }) | null>(null);
+  if (plan && quick && held?.plan !== plan) {
+    // Changes are marked against the plan before the last edit, not before new candidates.
+    setHeld({ plan, build: quick.build, previous: held?.build === quick.build ? held.previous : (held?.plan ?? null) });
+  }
 
   useEffect(() => {
-    const settle = (plan: BuildPlan): void => {
-      latest.current = plan;
-      performance.mark('plan-ready');
-      setState((before) => ({ plan, previous: before?.plan ?? null }));
-    };
-    // One sum at a time in the worker; of the edits made meanwhile only the last is reckoned.
-    const candidates = async (first: Job): Promise<void> => {
+    if (plan) performance.mark('plan-ready');
+  }, [plan]);
+
+  // One sum at a time in the worker; of the edits made meanwhile only the last is judged.
+  const busy = useRef(false);
+  const waiting = useRef<Job | null>(null);
+  useEffect(() => {
+    const judge = async (first: Job): Promise<void> => {
       busy.current = true;
       for (let job: Job | null = first; job;) {
-        let whole: BuildPlan;
+        let parts: Candidates;
         try {
-          whole = await coreWorker().planBuild(job.build, job.shelf);
+          parts = await coreWorker().candidates(job.build, job.shelf);
         } catch {
-          whole = planBuild(job.build, job.shelf);
+          parts = candidatesOf(planBuild(job.build, job.shelf));
         }
-        const newer: Job | null = waiting.current;
+        setJudged({ ...job, parts });
+        job = waiting.current;
         waiting.current = null;
-        // An edit made meanwhile has a newer plan standing: only the candidates are taken from this one.
-        const now = latest.current;
-        if (newer === null || now === null) settleQuietly(whole);
-        else settleQuietly({ ...now, kits: whole.kits, families: whole.families, packs: whole.packs });
-        job = newer;
       }
       busy.current = false;
     };
-    const settleQuietly = (plan: BuildPlan): void => {
-      latest.current = plan;
-      // The figures are as they were: what changed stays marked against the plan before the edit.
-      setState((before) => ({ plan, previous: before?.previous ?? null }));
-    };
     if (!build) return;
-    const before = latest.current;
-    if (before === null) {
-      settle(planBuild(build, shelf));
-      return;
-    }
-    // What is chosen is reckoned at once, for the tally; every other kit and pack follows from the worker.
-    settle(planBuild(build, shelf, before));
-    if (busy.current) waiting.current = { build, shelf };
-    else void candidates({ build, shelf });
+    const timer = setTimeout(() => {
+      if (busy.current) waiting.current = { build, shelf };
+      else void judge({ build, shelf });
+    }, WAIT);
+    return () => clearTimeout(timer);
   }, [build, shelf]);
 
-  return <PlanContext value={state}>{children}</PlanContext>;
+  return <PlanContext value={held}>{children}</PlanContext>;
 }
 
 /** The plan, or null until the first one is there. */

@@ -260,7 +260,7 @@ function ChartTable({
     <details className="reasons chart-table" onToggle={(event) => setOpen(event.currentTarget.open)}>
       <summary>the same as a table</summary>
       {open ? (
-        <div className="table-scroll">
+        <div className="table-scroll" tabIndex={0} role="region" aria-label="Figures along the road, scrolls sideways">
           <table className="gears">
             <thead>
               <tr>

@@ -311,7 +311,7 @@ function Hills({ sheet }: { sheet: Sheet }) {
   return (
     <section className="card" aria-labelledby="ride-hills">
       <h2 id="ride-hills">Each hill, with a run-up and from rest</h2>
-      <div className="table-scroll">
+      <div className="table-scroll" tabIndex={0} role="region" aria-label="Hills, scrolls sideways">
         <table className="gears">
           <thead>
             <tr>

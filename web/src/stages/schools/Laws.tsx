@@ -46,7 +46,7 @@ export function Laws() {
         Figures as of the month given; they change. The local authority has the last word, and a correction made here
         goes with this build.
       </p>
-      <div className="table-scroll">
+      <div className="table-scroll" tabIndex={0} role="region" aria-label="Legal classes, scrolls sideways">
         <table className="sum laws">
           <thead>
             <tr>
