@@ -119,6 +119,22 @@ describe('the ride', () => {
     expect(app.complaints).to.deep.equal([]);
   });
 
+  it('takes a GPX file that is dropped on the card', async () => {
+    await visit(app, '/build/demo-trike/brief');
+    await app.page.evaluate(
+      (text) => {
+        const data = new DataTransfer();
+        data.items.add(new File([text], 'dropped.gpx', { type: 'application/gpx+xml' }));
+        document
+          .querySelector('.road-picker')
+          ?.dispatchEvent(new DragEvent('drop', { bubbles: true, dataTransfer: data }));
+      },
+      longTrack(400).replace('Long ridge', 'Dropped ridge'),
+    );
+    await waitForText(app.page, '.decides', /Dropped ridge/);
+    await app.page.waitForSelector('.wind-rose .rose-petal');
+  });
+
   it('shows chain line, chain length and the rings that would do', async () => {
     await visit(app, '/build/demo-box/gearing');
     await waitForText(app.page, '.stage', /Chain line and length[\s\S]*links[\s\S]*Rings and cogs that would do/);

@@ -11,6 +11,7 @@ interface Shot {
   dark?: boolean;
   click?: string;
   scroll?: string;
+  wait?: string;
 }
 
 const shots: Shot[] = [
@@ -19,7 +20,9 @@ const shots: Shot[] = [
   { name: 'donor', path: '/build/demo-mixte/donor' },
   { name: 'drive', path: '/build/demo-box/drive' },
   { name: 'pack', path: '/build/demo-mixte/pack' },
-  { name: 'gearing', path: '/build/demo-box/gearing' },
+  { name: 'gearing', path: '/build/demo-box/gearing', scroll: '#chain-title' },
+  { name: 'ride', path: '/build/demo-mixte/ride', wait: '.tally[data-spread="drawn"]' },
+  { name: 'spread', path: '/build/demo-box/ride', wait: '.tally[data-spread="drawn"]', scroll: '#ride-spread' },
   { name: 'trike-dark', path: '/build/demo-trike/drive', dark: true },
   { name: 'carbon-stop', path: '/build/demo-gravel/drive' },
   { name: 'sum', path: '/build/demo-mixte/pack', click: '[data-figure="range"]' },
@@ -40,6 +43,7 @@ for (const dark of [false, true]) {
     await app.page.setViewport({ width: shot.width ?? 1280, height: shot.height ?? 800 });
     await visit(app, shot.path);
     if (shot.click) await app.page.click(shot.click);
+    if (shot.wait) await app.page.waitForSelector(shot.wait);
     if (shot.scroll) await app.page.$eval(shot.scroll, (e) => e.scrollIntoView());
     await new Promise((done) => setTimeout(done, 500));
     await app.page.screenshot({ path: fileURLToPath(new URL(`${shot.name}.png`, folder)) as `${string}.png` });

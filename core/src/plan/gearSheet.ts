@@ -87,13 +87,19 @@ export function gearSheet(build: Build, shelf: Shelf): GearSheet {
   const bears = survey.hubGearTorque?.value;
   const ratios = hubGearRatios[survey.hubGear?.value ?? 'three'];
   const rings = [...new Set(chosen.shelf.rings.map((r) => r.teeth).concat(gearing.ring))].sort((a, b) => a - b);
-  const cogs = hubGear ? [16, 18, 19, 20, 21, 22, 24] : [24, 28, 30, 32, 34, 36, 42];
+  // A mid-drive lives by its biggest cog; with a hub only the smallest matters, for the legs.
+  const byLegs = !hubGear && !kit?.mid;
+  const cogs = hubGear
+    ? [16, 18, 19, 20, 21, 22, 24]
+    : byLegs
+      ? [11, 12, 13, 14, 15, 16]
+      : [24, 28, 30, 32, 34, 36, 42];
   const smallest = Math.min(...cogTeeth);
   const reckoned = kit?.mid !== undefined && pack !== null && voltsSuit(kit, pack);
   const cells = cogs.flatMap((cog) =>
     rings.map((ring): PairCell => {
       const lowest = hubGear ? cog / Math.min(...ratios) : cog;
-      const highest = hubGear ? cog / Math.max(...ratios) : smallest;
+      const highest = hubGear ? cog / Math.max(...ratios) : byLegs ? cog : smallest;
       let grade: number | null = null;
       if (reckoned && kit) {
         const system = assembleSystem(build, kit, pack, { ...gearing, ring, gears: [{ label: '', cog: lowest }] });
@@ -137,7 +143,7 @@ export function gearSheet(build: Build, shelf: Shelf): GearSheet {
     rings,
     cogs,
     cells,
-    cogMeans: hubGear ? 'the hub gear’s cog' : 'the biggest cog',
+    cogMeans: hubGear ? 'the hub gear’s cog' : byLegs ? 'the smallest cog' : 'the biggest cog',
     cadenceAtMotor,
   };
 }
