@@ -23,6 +23,13 @@ describe('the ride', () => {
   });
   after(() => app.close());
 
+  it('shows chain line, chain length and the rings that would do', async () => {
+    await visit(app, '/build/demo-box/gearing');
+    await waitForText(app.page, '.stage', /Chain line and length[\s\S]*links[\s\S]*Rings and cogs that would do/);
+    expect(await app.page.$$eval('.pair-not', (cells) => cells.length)).to.be.greaterThan(3);
+    expect(app.complaints).to.deep.equal([]);
+  });
+
   it('draws its rides in the background, and ends with the chance and its causes', async () => {
     await visit(app, '/build/demo-mixte/ride');
     await waitForText(app.page, '.stage', /500 rides drawn, the same each time/);
@@ -92,6 +99,7 @@ describe('the ride', () => {
     await app.page.waitForSelector('.road-surface.road-setts');
     await waitForText(app.page, '.stretches', /Surface/);
     await press(app.page, 'Keep it for other builds');
+    await waitForText(app.page, 'body', /is kept for other builds/);
     await visit(app, '/build/demo-box/brief');
     await waitForText(app.page, '.road-picker', /Kept from other builds[\s\S]*Towpath/);
   });
@@ -133,12 +141,5 @@ describe('the ride', () => {
     );
     await waitForText(app.page, '.decides', /Dropped ridge/);
     await app.page.waitForSelector('.wind-rose .rose-petal');
-  });
-
-  it('shows chain line, chain length and the rings that would do', async () => {
-    await visit(app, '/build/demo-box/gearing');
-    await waitForText(app.page, '.stage', /Chain line and length[\s\S]*links[\s\S]*Rings and cogs that would do/);
-    expect(await app.page.$$eval('.pair-not', (cells) => cells.length)).to.be.greaterThan(3);
-    expect(app.complaints).to.deep.equal([]);
   });
 });

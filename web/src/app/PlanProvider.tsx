@@ -26,7 +26,7 @@ export function useShelf() {
 }
 
 /** Wait after the last edit before every other candidate is judged anew, ms: typing comes first. */
-const WAIT = 120;
+const WAIT = 260;
 
 interface Job {
   build: Build;

@@ -7,8 +7,10 @@ import { useBuild } from './store.ts';
 /** Draws of a full spread, and after how many the first partial answer is shown. */
 const DRAWS = 500;
 const FIRST = 60;
+/** Least time between two partial answers on the page, ms. */
+const EVERY = 180;
 /** Wait after the last edit before it is ridden anew, ms. */
-const WAIT = 160;
+const WAIT = 200;
 
 interface SpreadState {
   /** The spread so far; null before the first answer, or where kit or pack are missing. */
@@ -47,15 +49,27 @@ export function SpreadProvider({ children }: { children: ReactNode }) {
       return;
     }
     let wanted = true;
+    let shown = 0;
+    let answered = false;
     setStopped(false);
     const timer = setTimeout(() => {
       setProgress(0);
-      rideSpread(now.job, DRAWS, (done, of) => {
+      rideSpread(now.job, DRAWS, (results, done, of) => {
         if (!wanted) return;
-        setProgress(done.length / of);
-        if (done.length < FIRST) return;
+        // Drawing each handful anew would cost the page more than the rides cost the workers.
+        const first = done >= FIRST && !answered;
+        if (!first && performance.now() - shown < EVERY) return;
+        shown = performance.now();
+        setProgress(done / of);
+        if (done < FIRST) return;
+        answered = true;
         performance.mark('spread-first');
-        setSpread(summariseDraws(done, now.wantedM));
+        setSpread(
+          summariseDraws(
+            results.filter((r) => r !== undefined),
+            now.wantedM,
+          ),
+        );
       })
         .then((all) => {
           if (!wanted || !all) return;

@@ -3,7 +3,7 @@ import { wrap, type Remote } from 'comlink';
 import type { CoreWorker } from './core.worker.ts';
 
 /** Draws handed to a worker at once: small enough to stop soon, large enough to be worth the post. */
-const CHUNK = 20;
+const CHUNK = 8;
 /** Workers at most; a phone's cores are not all ours. */
 const MOST = 4;
 
@@ -12,8 +12,8 @@ interface Hand {
   remote: Remote<CoreWorker>;
 }
 
-/** Called with all draws so far, in order without gaps at the front, and how many were asked for. */
-export type Progress = (done: readonly DrawResult[], of: number) => void;
+/** Called with the draws so far, with gaps where a worker is still at it, how many they are and how many were asked for. */
+export type Progress = (results: readonly (DrawResult | undefined)[], done: number, of: number) => void;
 
 let hands: Hand[] = [];
 let run = 0;
@@ -49,10 +49,7 @@ export async function rideSpread(job: SpreadJob, count: number, progress: Progre
       if (mine !== run) return;
       part.forEach((r, i) => (results[from + i] = r));
       done += part.length;
-      progress(
-        results.filter((r) => r !== undefined),
-        count,
-      );
+      progress(results, done, count);
     }
   };
   await Promise.all(pool().map(work));
