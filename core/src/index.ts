@@ -28,6 +28,7 @@ export * from './formats/gpxWrite.ts';
 export * from './formats/photos.ts';
 export * from './formats/problems.ts';
 export * from './pack/battery.ts';
+export * from './pack/life.ts';
 export * from './parts/part.ts';
 export * from './parts/shelf.ts';
 export * from './plan.ts';

@@ -11,6 +11,7 @@ import type { FitContext } from './fit/rule.ts';
 import { chosenPlacement, packPlacements, type PackPlacement } from './fit/rules/packPlace.ts';
 import { kitPeakTorque } from './drive/kitTorque.ts';
 import { coldFactor, nominalWh } from './pack/battery.ts';
+import { packLife, type PackLife } from './pack/life.ts';
 import { motorPlace, type Kit, type Pack, type PackPlace, type Shelf } from './parts/part.ts';
 import { derivedSizes, type DerivedSize } from './donor/derived.ts';
 import { massLines, totalMass, assembleSystem } from './plan/assemble.ts';
@@ -44,6 +45,8 @@ export interface PackCandidate extends Judgement {
   energyWh: number;
   /** By the chosen kit's use per km; null without a kit, or where volts forbid it. */
   rangeM: number | null;
+  /** Cycles, price a kilometre and charging, at the same use; null where there is no range. */
+  life: PackLife | null;
 }
 
 /** One gear: speeds at two cadences, cadence at cruise, and for each what it starts on and holds. */
@@ -262,6 +265,8 @@ function packCandidates(
         placement,
         energyWh: nominalWh(pack),
         rangeM: whPerKm !== null && kit && voltsSuit(kit, pack) ? (usable / whPerKm) * 1000 : null,
+        life:
+          whPerKm !== null && kit && voltsSuit(kit, pack) ? packLife(pack, whPerKm, build.brief.temperatureC) : null,
       };
     })
     .sort(

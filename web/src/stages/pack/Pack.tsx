@@ -156,6 +156,18 @@ function PackCard({
             <dt>price</dt>
             <dd className="num">{pack.price}</dd>
           </div>
+          {candidate.life ? (
+            <>
+              <div>
+                <dt>a 1000 km</dt>
+                <dd className="num">{(candidate.life.pricePerKm * 1000).toFixed(1)}</dd>
+              </div>
+              <div>
+                <dt>charge</dt>
+                <dd className="num">{candidate.life.chargeHours.toFixed(1)} h</dd>
+              </div>
+            </>
+          ) : null}
         </dl>
       </div>
       {candidate.rangeM === null ? (

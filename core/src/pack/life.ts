@@ -1,0 +1,45 @@
+import { CHARGE_EFFICIENCY } from '../constants.ts';
+import type { Pack } from '../parts/part.ts';
+import { amount, phrase, type Phrase } from '../quantity/format.ts';
+import { nominalWh } from './battery.ts';
+
+/** Life and care of the pack on this ride. */
+export interface PackLife {
+  cycles: number;
+  pricePerKm: number;
+  chargeHours: number;
+  chargerA: number;
+  advice: Phrase[];
+}
+
+/** Full cycles to 80 %. Source: docs/models.md, battery. */
+const CYCLES = { nmc: 650, lfp: 2000, lead: 250 } as const;
+
+/** Life, price per km, time on the charger, and how to keep it. */
+export function packLife(pack: Pack, whPerKm: number, coldestC: number): PackLife {
+  const usableWh = nominalWh(pack) * pack.usable;
+  const cycles = CYCLES[pack.chemistry];
+  const ah = pack.parallel * pack.cellAh;
+  const chargerA = pack.chemistry === 'lead' ? Math.max(1, Math.round(ah / 8)) : ah > 15 ? 4 : 2;
+  const advice: Phrase[] =
+    pack.chemistry === 'lead'
+      ? [
+          phrase`Charge after every ride; left flat it is dead in weeks.`,
+          phrase`Use half of it for a long life; ventilate while it charges.`,
+        ]
+      : [
+          phrase`Store half full, cool and dry; never charge below ${amount(0, 'temperature')}, after a knock or when it has swollen.`,
+          pack.chemistry === 'lfp'
+            ? phrase`Charge it full now and then, so that its cells balance.`
+            : phrase`Charging to 90 % on ordinary days makes it live longer.`,
+        ];
+  if (coldestC < 5)
+    advice.push(phrase`On the coldest day, ${amount(coldestC, 'temperature')}, keep it indoors until the ride.`);
+  return {
+    cycles,
+    pricePerKm: pack.price / ((cycles * usableWh) / Math.max(0.1, whPerKm)),
+    chargeHours: ah / chargerA / CHARGE_EFFICIENCY[pack.chemistry],
+    chargerA,
+    advice,
+  };
+}
