@@ -1,0 +1,170 @@
+import { expect } from 'chai';
+import { newBuild, ridingNow, type Build } from '../build.ts';
+import type { Survey, SurveyItemId } from '../donor/donor.ts';
+import { donorGeometry } from '../donor/geometry.ts';
+import type { SurveyItem } from '../donor/items/item.ts';
+import { vehicleKinds, type VehicleKind } from '../donor/kinds.ts';
+import { itemsFor, surveyItem } from '../donor/survey.ts';
+import { starterShelf } from '../parts/shelf.ts';
+import { massLines, totalMass } from '../plan/assemble.ts';
+import { legalClasses } from '../safety/law.ts';
+import type { Verdict } from './finding.ts';
+import { kitRules, packRules } from './judge.ts';
+import type { FitContext } from './rule.ts';
+
+/** Values tried of an item: its choices, or its range and what is common. */
+function values(item: SurveyItem): unknown[] {
+  if (item.type === 'choice') return item.options.map((o) => o.value);
+  if (item.type === 'number')
+    return [...item.common, ...Array.from({ length: 9 }, (_, i) => item.low + ((item.high - item.low) * i) / 8)];
+  if (item.type === 'tyre')
+    return [
+      { beadM: 0.622, widthM: 0.037 },
+      { beadM: 0.559, widthM: 0.1 },
+      { beadM: 0.406, widthM: 0.047 },
+    ];
+  return [[28, 24, 21, 18, 16, 14], [19], [11, 13, 15, 17, 19, 21, 24, 28, 32, 37, 42, 50]];
+}
+
+const entry = (value: unknown) => ({ value, typed: '', unit: '', provenance: 'measured' as const, note: '' });
+
+/** A build of a kind with everything measured at its first plausible value. */
+function measured(kind: VehicleKind): Build {
+  const b = newBuild('a', 'A', '2026-01-01T00:00:00.000Z');
+  b.donor.kind = kind;
+  // Twice, since what is found decides what else is asked.
+  for (let pass = 0; pass < 2; pass++) {
+    for (const item of itemsFor(b.donor)) {
+      if (b.donor.survey[item.id] !== undefined) continue;
+      (b.donor.survey as Record<string, unknown>)[item.id] = entry(values(item)[0]);
+    }
+  }
+  return b;
+}
+
+function contextOf(build: Build, steepest: number): FitContext {
+  return {
+    build,
+    geometry: donorGeometry(build.donor, ridingNow(build.brief).statureM),
+    systemMassKg: totalMass(massLines(build, null, null)),
+    laws: legalClasses,
+    steepest,
+  };
+}
+
+/** Builds that between them meet every rule: kinds, hub gears, discs, throttles, classes and schools. */
+function worlds(): Build[] {
+  const out: Build[] = [];
+  for (const kind of vehicleKinds) {
+    for (const cluster of ['freewheel', 'hubGear', 'single'] as const) {
+      for (const brake of ['rim', 'discCable', 'coaster'] as const) {
+        const b = measured(kind);
+        const survey = b.donor.survey as Record<string, unknown>;
+        survey.clusterKind = entry(cluster);
+        survey.rearBrake = entry(brake);
+        survey.frontBrake = entry(brake === 'coaster' ? 'rim' : brake);
+        for (const item of itemsFor(b.donor)) survey[item.id] ??= entry(values(item)[0]);
+        b.choice.usesThrottle = brake !== 'coaster';
+        if (brake === 'discCable') b.choice.packPlace = 'rack';
+        survey.stand = entry('centre');
+        survey.standLimit = entry(30);
+        b.choice.torqueArms = cluster === 'single' ? 0 : cluster === 'hubGear' ? 1 : 2;
+        b.brief.legalClass = brake === 'rim' ? 'epac25' : brake === 'coaster' ? 'moped25' : 'powered45';
+        b.brief.purpose = brake === 'rim' ? 'load' : 'commute';
+        const [rider] = b.brief.riders;
+        if (rider) rider.neverShifts = cluster === 'single' && brake === 'rim';
+        if (brake === 'coaster') {
+          b.schools = {
+            ...b.schools,
+            midArm: 'always',
+            hubGearMid: 'complexity',
+            throttle: 'full',
+            kitSource: 'oneSupplier',
+            battery: 'rack',
+          };
+          b.brief.budget = 100;
+        }
+        if (brake === 'rim') b.schools = { ...b.schools, throttle: 'full' };
+        out.push(b);
+      }
+    }
+  }
+  return out;
+}
+
+describe('every rule is reached', () => {
+  const seen = new Map<string, Set<Verdict>>();
+  before(function () {
+    this.timeout(60_000);
+    const note = (rule: string, verdict: Verdict | undefined): void => {
+      if (verdict) (seen.get(rule) ?? seen.set(rule, new Set()).get(rule))?.add(verdict);
+    };
+    for (const build of worlds()) {
+      // Enough has been seen of a rule once it fitted, asked and warned.
+      const enough = (rule: string): boolean => {
+        const v = seen.get(rule);
+        return v !== undefined && v.has('fits') && v.has('measure') && (v.has('rework') || v.has('stop'));
+      };
+      const contexts = [contextOf(build, 0.02), contextOf(build, 0.16)];
+      const tried = new Map<SurveyItemId, FitContext[]>();
+      const variants = (id: SurveyItemId): FitContext[] => {
+        let list = tried.get(id);
+        if (!list) {
+          const rest = { ...build.donor.survey };
+          Reflect.deleteProperty(rest, id);
+          list = [rest, ...values(surveyItem(id)).map((v): Survey => ({ ...rest, [id]: entry(v) }) as Survey)].map(
+            (survey) => contextOf({ ...build, donor: { ...build.donor, survey } }, 0.08),
+          );
+          tried.set(id, list);
+        }
+        return list;
+      };
+      for (const rule of kitRules) {
+        for (const kit of starterShelf.kits) {
+          for (const c of contexts) note(rule.id, rule.judge(c, kit)?.verdict);
+          if (enough(rule.id)) continue;
+          for (const id of rule.uses) for (const c of variants(id)) note(rule.id, rule.judge(c, kit)?.verdict);
+        }
+      }
+      for (const rule of packRules) {
+        for (const pack of starterShelf.packs) {
+          const kit = starterShelf.kits[2] ?? null;
+          for (const other of starterShelf.kits)
+            for (const c of contexts) note(rule.id, rule.judge(c, pack, other)?.verdict);
+          if (enough(rule.id)) continue;
+          for (const id of rule.uses) for (const c of variants(id)) note(rule.id, rule.judge(c, pack, kit)?.verdict);
+        }
+      }
+    }
+  });
+
+  /** These only ever warn, or only speak where something is wrong. */
+  const onlyWarns = new Set([
+    'side-kit',
+    'size-chain',
+    'side-clamps',
+    'side-line',
+    'bracket-spacers',
+    'crossover-tandem',
+  ]);
+  for (const rule of [...kitRules, ...packRules]) {
+    it(`${rule.id} fits somewhere, and does not elsewhere`, () => {
+      const verdicts = seen.get(rule.id) ?? new Set();
+      if (!onlyWarns.has(rule.id)) expect([...verdicts], rule.words).to.include('fits');
+      expect(
+        [...verdicts].some((v) => v !== 'fits'),
+        `${rule.words}: ${[...verdicts].join(', ')}`,
+      ).to.equal(true);
+      if (
+        rule.uses.length > 0 &&
+        rule.id !== 'purpose-fit' &&
+        rule.id !== 'seat-load' &&
+        rule.id !== 'hub-gear-school' &&
+        rule.id !== 'pack-handling' &&
+        rule.id !== 'shifting-skill' &&
+        rule.id !== 'cable-run'
+      )
+        expect([...verdicts], `${rule.words} asks for what it lacks`).to.include('measure');
+    });
+  }
+});
