@@ -91,7 +91,7 @@ export function rideSheet(build: Build, shelf: Shelf): RideSheet | null {
   const geometry = donorGeometry(build.donor, ridingNow(build.brief).statureM);
   const rho = airDensity(system.air.altitudeM, system.air.temperatureC);
   const { vehicle } = system;
-  const usableHalf = 1 - (1 - (1 - system.pack.usable)) / 2;
+  const usableHalf = 1 - system.pack.usable / 2;
   const turn = trace.charge.findIndex((s) => s <= usableHalf);
   return {
     system,

@@ -66,7 +66,7 @@ export function sizeBackwards(build: Build, shelf: Shelf): Sizing | null {
   const legs = r.system.rider.powerW * vehicle.drivetrainEfficiency;
 
   const need = neededRange(build);
-  const perM = (r.toEmpty.whPerKm * 1) / 1000;
+  const perM = r.toEmpty.whPerKm / 1000;
   const cold = coldFactor(pack.chemistry, brief.temperatureC);
   const energy = (need * perM) / pack.usable / cold / (1 - AGEING);
 

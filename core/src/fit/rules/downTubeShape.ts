@@ -11,9 +11,8 @@ export const downTubeShape = kitRule(
     source: 'Workshop practice: the case is drawn up against the tube before the lock ring is tightened.',
     fitCritical: true,
   },
-  ({ build }, kit, say) => {
+  (_context, kit, say) => {
     if (!kit.mid) return null;
-    if (build.donor.kind === 'stepThrough' || build.donor.kind === 'mixte') say.look('downTubeShape');
     const shape = say.need('downTubeShape');
     if (shape === undefined)
       return say.open(

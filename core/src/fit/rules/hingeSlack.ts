@@ -1,6 +1,9 @@
 import { amount, phrase } from '../../quantity/format.ts';
 import { kitRule, remedy } from '../say.ts';
 
+/** What a loom usually has to spare for a fold, m. Source: project. */
+const SPARE = 0.15;
+
 /** A hinge: leads past it must be as long folded as open. */
 export const hingeSlack = kitRule(
   {
@@ -10,7 +13,7 @@ export const hingeSlack = kitRule(
     uses: ['foldSlack'],
     source: 'The hinge shears whatever is led straight over it.',
   },
-  ({ build }, kit, say) => {
+  ({ build }, _kit, say) => {
     if (build.donor.kind !== 'folding') return null;
     const slack = say.need('foldSlack');
     if (slack === undefined)
@@ -18,11 +21,10 @@ export const hingeSlack = kitRule(
         'Fold not measured for leads',
         phrase`How much lead the fold takes up decides whether the loom must be longer.`,
       );
-    const loom = kit.controls?.loomM;
-    return slack > 0.25
+    return slack > SPARE
       ? say.rework(
           'The fold wants a longer loom',
-          phrase`Folding takes up ${amount(slack, 'size')}${loom === undefined ? phrase``.join('') : ''}; most looms have 150 mm to spare.`,
+          phrase`Folding takes up ${amount(slack, 'size')}; most looms have ${amount(SPARE, 'size')} to spare.`,
           remedy(phrase`Add an extension lead with its plug away from the hinge.`, {
             cost: 14,
             minutes: 20,
