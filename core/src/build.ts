@@ -139,11 +139,34 @@ export const briefSchema = z.object({
 });
 export type Brief = z.infer<typeof briefSchema>;
 
+const tyreSizeSchema = z.object({ beadM: z.number().min(0.1).max(0.75), widthM: z.number().min(0.015).max(0.15) });
+
+/** What a pack is held by. */
+export const fixings = ['bosses', 'clamps', 'straps', 'stands'] as const;
+
+const massLine = z.object({ label: z.string().trim().min(1).max(80), kg: z.number().min(-100).max(100) });
+
+/** The weight budget: the vehicle as it was weighed before, frozen, and what is taken off or put on besides kit and pack. */
+export const weightsSchema = z.object({
+  baseline: z.object({ kg: z.number().min(3).max(150), lines: z.array(massLine).max(60), on: z.iso.date() }).nullable(),
+  changes: z.array(massLine).max(60),
+});
+export type Weights = z.infer<typeof weightsSchema>;
+
 export const choiceSchema = z.object({
   kitId: z.string().nullable(),
   packId: z.string().nullable(),
   /** Where the pack goes; null lets the plan take its best place. */
   packPlace: z.enum(packPlaces).nullable(),
+  /** Where along its place it was put by hand; null takes the best spot. */
+  packSpot: z
+    .object({ alongM: z.number().min(-1).max(2), turned: z.boolean(), fixing: z.enum(fixings) })
+    .nullable()
+    .default(null),
+  /** Wheels of another size that are thought of; null keeps the donor's. */
+  newWheels: z
+    .object({ rear: tyreSizeSchema.nullable(), front: tyreSizeSchema.nullable() })
+    .default({ rear: null, front: null }),
   /** Null keeps what the donor (or a mid-drive kit) brings. */
   ringId: z.string().nullable(),
   clusterId: z.string().nullable(),
@@ -156,7 +179,7 @@ export const choiceSchema = z.object({
 export type Choice = z.infer<typeof choiceSchema>;
 
 export const BUILD_SCHEMA = 'jolly-sprocket/build';
-export const BUILD_VERSION = 2;
+export const BUILD_VERSION = 3;
 
 /** Everything a person said, measured and chose. The only truth: plans are derived from it. */
 export const buildSchema = z.object({
@@ -173,6 +196,7 @@ export const buildSchema = z.object({
   /** Legal classes the person wrote or corrected; one with a shelf id takes its place. */
   ownLaws: z.array(legalClassSchema).max(40),
   schools: schoolsSchema,
+  weights: weightsSchema.default({ baseline: null, changes: [] }),
   /** Findings overridden, each with a written reason. */
   overrides: z.array(overrideSchema).max(200),
   /** Parts marked as ordered, by part id. */
@@ -229,12 +253,17 @@ export function newBuild(id: string, name: string, now: string): Build {
       survey: {},
       condition: {},
       freeFrame: null,
+      inside: null,
+      mainTubePath: null,
+      obstructions: [],
       worth: { liking: 'untried', riderFit: 'untried', donorPrice: null, readyMadePrice: null, otherDonorPrice: null },
     },
     choice: {
       kitId: null,
       packId: null,
       packPlace: null,
+      packSpot: null,
+      newWheels: { rear: null, front: null },
       ringId: null,
       clusterId: null,
       torqueArms: 1,
@@ -244,6 +273,7 @@ export function newBuild(id: string, name: string, now: string): Build {
     ownParts: [],
     ownLaws: [],
     schools: { ...usualSchools },
+    weights: { baseline: null, changes: [] },
     overrides: [],
     orders: {},
     createdAt: now,

@@ -8,7 +8,15 @@ import { judgeDonor, judgeKit, judgePack, standing, type Judgement } from './fit
 import { holdsBack, withOverride } from './fit/override.ts';
 import { canIt, worthIt, type CanIt, type WorthIt } from './fit/worth.ts';
 import type { FitContext } from './fit/rule.ts';
-import { chosenPlacement, packPlacements, type PackPlacement } from './fit/rules/packPlace.ts';
+import { chosenPlacement, middleOf, packPlacements, type PackPlacement } from './fit/rules/packPlace.ts';
+import { balanceOf, weightBudget, type Balance, type WeightBudget } from './layout/balance.ts';
+import { leadsOf, placeController, type Lead } from './layout/controller.ts';
+import { frameRoom } from './layout/frameRoom.ts';
+import { packShape, type LoadShape } from './layout/packShape.ts';
+import { clearancesOf, outlineOf, type Clearance, type Placement } from './layout/place.ts';
+import { planView, type PlanShape } from './layout/planView.ts';
+import type { Room } from './layout/room.ts';
+import { wheelChange, type WheelChange } from './layout/wheelChange.ts';
 import { kitPeakTorque } from './drive/kitTorque.ts';
 import { coldFactor, nominalWh } from './pack/battery.ts';
 import { packLife, type PackLife } from './pack/life.ts';
@@ -77,6 +85,27 @@ export interface PlanDrawing {
   cogRadiusM: number;
 }
 
+/** Where everything goes, to scale. */
+export interface PlanLayout {
+  room: Room;
+  /** The chosen pack in each of its places, best first; the one taken; null without a pack. */
+  pack: {
+    shape: LoadShape;
+    widthM: number;
+    taken: PackPlacement;
+    places: PackPlacement[];
+    /** Gaps of the way taken, tightest first. */
+    clearances: Clearance[];
+  } | null;
+  controller: { lies: Placement; outline: Point[]; airy: boolean } | null;
+  leads: Lead[];
+  balance: Balance;
+  budget: WeightBudget;
+  /** What the wheels thought of would do; null where none are. */
+  wheels: WheelChange | null;
+  fromAbove: PlanShape[];
+}
+
 /** Everything the screens show. Derived from a build and a shelf, never edited, never stored. */
 export interface BuildPlan {
   figures: Figure[];
@@ -96,6 +125,7 @@ export interface BuildPlan {
   gearing: Gearing;
   chosen: { kit: Kit | null; pack: Pack | null };
   drawing: PlanDrawing;
+  layout: PlanLayout;
   progress: SurveyProgress;
   band: RangeBand | null;
   neededRangeM: number;
@@ -122,6 +152,9 @@ export function planBuild(build: Build, starter: Shelf, meanwhile?: Candidates):
     build,
     geometry,
     systemMassKg: massWith(k, p),
+    kit: k,
+    pack: p,
+    detail: true,
     laws: chosen.shelf.laws,
     steepest,
   });
@@ -147,6 +180,7 @@ export function planBuild(build: Build, starter: Shelf, meanwhile?: Candidates):
   const climbGrade = r?.climbGrade ?? 0.06;
   const kits = meanwhile?.kits ?? kitCandidates(build, chosen, contextWith, climbGrade);
   const best = kits[0];
+  const drawing = planDrawing(context, kit, pack, gearing);
   return {
     figures: tallyFigures(build, chosen, gearing, r, band),
     findings: named,
@@ -165,7 +199,8 @@ export function planBuild(build: Build, starter: Shelf, meanwhile?: Candidates):
     gears: gearRows(build, gearing, wheel, r?.system ?? null, climbGrade),
     gearing,
     chosen: { kit, pack },
-    drawing: planDrawing(context, kit, pack, gearing),
+    drawing,
+    layout: planLayout(context, kit, pack, drawing.motor),
     progress: surveyProgress(build.donor),
     band,
     neededRangeM: neededRange(build),
@@ -300,6 +335,44 @@ function gearRows(
 }
 
 const HALF_PITCH = 0.00635;
+
+function planLayout(context: FitContext, kit: Kit | null, pack: Pack | null, motor: PlanDrawing['motor']): PlanLayout {
+  const { build, geometry } = context;
+  const { room } = frameRoom(build, geometry, kit);
+  const shape = pack ? packShape(pack) : null;
+  const taken = pack ? chosenPlacement(context, pack) : null;
+  const laid = shape && taken?.lies ? { shape, lies: taken.lies } : null;
+  const mount = taken?.lies ? room.mounts.find((m) => m.place === taken.place) : undefined;
+  const controller = kit ? placeController(room, kit, laid) : null;
+  const { rear, front } = build.choice.newWheels;
+  return {
+    room,
+    pack:
+      pack && shape && taken
+        ? {
+            shape,
+            widthM: shape.widthM,
+            taken,
+            places: packPlacements(context, pack),
+            clearances: laid && mount ? clearancesOf(room, mount, shape, laid.lies) : [],
+          }
+        : null,
+    controller: controller
+      ? { lies: controller.lies, outline: outlineOf(controller.shape, controller.lies), airy: controller.airy }
+      : null,
+    leads: kit ? leadsOf(geometry, kit, laid, controller) : [],
+    balance: balanceOf(build, geometry, kit, pack, taken?.lies ? middleOf(taken.outline) : null),
+    budget: weightBudget(build, kit, pack),
+    wheels:
+      rear || front ? wheelChange(build.donor, geometry, rear ?? geometry.rearTyre, front ?? geometry.frontTyre) : null,
+    fromAbove: planView(
+      geometry,
+      build.donor.survey,
+      taken?.lies && shape ? { outline: taken.outline, widthM: shape.widthM } : null,
+      motor,
+    ),
+  };
+}
 
 function planDrawing(context: FitContext, kit: Kit | null, pack: Pack | null, gearing: Gearing): PlanDrawing {
   const { geometry } = context;

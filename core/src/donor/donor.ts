@@ -41,6 +41,9 @@ export const valves = ['narrow', 'wide'] as const;
 export const drivenWheelSets = ['rear', 'rearLeft', 'rearRight', 'bothRear', 'front'] as const;
 export const timingSides = ['sameSide', 'crossover'] as const;
 export const shockPlaces = ['inTriangle', 'behindSeatTube', 'underBeam', 'none'] as const;
+/** Ways to take the frame's inside: each is enough, together they check one another. */
+export const insideSchemes = ['sides', 'diagonals', 'angles', 'outside', 'all'] as const;
+export const frontCarriers = ['none', 'basket', 'rack'] as const;
 export const handPlaces = ['above', 'underSeat', 'sideSticks'] as const;
 
 /** Everything surveyed so far. A key that is absent has not been looked at. */
@@ -57,11 +60,15 @@ export const surveySchema = z
     chainstayDiameter: numberEntry,
     bosses: choiceEntry(bossPlaces),
     bossSpacing: numberEntry,
+    bossDown: numberEntry,
+    bossSeat: numberEntry,
     bossThreads: choiceEntry(yesNo),
     cableRun: choiceEntry(cableRuns),
     cablePort: numberEntry,
     shockPlace: choiceEntry(shockPlaces),
     rearTravel: numberEntry,
+    forkTravel: numberEntry,
+    crankWidth: numberEntry,
     kneeWidth: numberEntry,
     // Bottom bracket
     bracketKind: choiceEntry(bracketKinds),
@@ -143,6 +150,17 @@ export const surveySchema = z
     seatSide: numberEntry,
     topSide: numberEntry,
     downSide: numberEntry,
+    insideScheme: choiceEntry(insideSchemes),
+    headSide: numberEntry,
+    headDiagonal: numberEntry,
+    seatDiagonal: numberEntry,
+    seatDownAngle: numberEntry,
+    seatTopAngle: numberEntry,
+    seatOutside: numberEntry,
+    topOutside: numberEntry,
+    downOutside: numberEntry,
+    topTubeDiameter: numberEntry,
+    tubeSag: numberEntry,
     seatTubeLength: numberEntry,
     seatTubeAngle: numberEntry,
     chainstayLength: numberEntry,
@@ -157,6 +175,8 @@ export const surveySchema = z
     rearWheelShare: numberEntry,
     loadLimit: numberEntry,
     rackLimit: numberEntry,
+    frontCarrier: choiceEntry(frontCarriers),
+    basketLimit: numberEntry,
     seatLimit: numberEntry,
     wheelLimit: numberEntry,
     stand: choiceEntry(standKinds),
@@ -216,6 +236,57 @@ export const freeFrameSchema = z.object({
 });
 export type FreeFrame = z.infer<typeof freeFrameSchema>;
 
+const corner = z.object({ xM: z.number().min(-3).max(4), yM: z.number().min(-3).max(3) });
+
+/**
+ * The frame's inside as a free polygon, from a photo, a paper template or a tape: m, any upright axes. The
+ * first corner is the one at the bracket, the second the next up the seat tube; it is laid on the drawing by them.
+ */
+export const insidePolygonSchema = z.object({
+  corners: z.array(corner).min(3).max(40),
+  /** One standard error of a corner's place, m. */
+  errorM: z.number().min(0).max(0.1),
+  source: z.enum(['photo', 'tape', 'template']),
+});
+export type InsidePolygon = z.infer<typeof insidePolygonSchema>;
+
+/** Tubes that carry packs, and that things stand out of. */
+export const mainTubes = ['downTube', 'seatTube', 'topTube'] as const;
+export type MainTube = (typeof mainTubes)[number];
+export const mainTubeWords: Record<MainTube, string> = {
+  downTube: 'down tube',
+  seatTube: 'seat tube',
+  topTube: 'upper tube',
+};
+
+export const obstructionKinds = ['bolt', 'guide', 'bag', 'lock', 'other'] as const;
+export const obstructionKindWords: Record<(typeof obstructionKinds)[number], string> = {
+  bolt: 'bolt head',
+  guide: 'cable guide',
+  bag: 'bag',
+  lock: 'lock or pump',
+  other: 'something else',
+};
+
+/** A thing that stands into the frame's inside from one of its tubes. */
+export const obstructionSchema = z.object({
+  kind: z.enum(obstructionKinds),
+  tube: z.enum(mainTubes),
+  /** From the tube's lower or rear inside corner to the thing's near end, along the tube, m. */
+  alongM: z.number().min(0).max(1.5),
+  lengthM: z.number().min(0.002).max(1),
+  /** How far it stands off the tube, m. */
+  outM: z.number().min(0.001).max(0.4),
+  /** It can be taken off for good. */
+  removable: z.boolean(),
+});
+export type Obstruction = z.infer<typeof obstructionSchema>;
+
+/** A main tube's own line where it is neither straight nor an arc: points from the bracket on, m from the crank centre. */
+export const tubePathSchema = z.object({
+  points: z.array(corner).min(2).max(24),
+});
+
 export const likings = ['loved', 'liked', 'indifferent', 'disliked', 'untried'] as const;
 export const riderFits = ['good', 'adjustable', 'poor', 'untried'] as const;
 
@@ -239,6 +310,10 @@ export const donorSchema = z.object({
   survey: surveySchema,
   condition: z.partialRecord(z.enum(conditionItems), conditionEntry),
   freeFrame: freeFrameSchema.nullable().default(null),
+  inside: insidePolygonSchema.nullable().default(null),
+  /** The main (down or low) tube's own line. */
+  mainTubePath: tubePathSchema.nullable().default(null),
+  obstructions: z.array(obstructionSchema).max(40).default([]),
   worth: worthSchema.default({
     liking: 'untried',
     riderFit: 'untried',

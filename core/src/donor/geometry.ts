@@ -1,5 +1,6 @@
 import { tyreRadius, type TyreSize } from '../quantity/tyre.ts';
 import { commonFrame } from './common.ts';
+import type { TubeSizes } from './inside.ts';
 import type { Donor, Survey, SurveyItemId } from './donor.ts';
 import { isProven, type Entry } from './entry.ts';
 import { recumbentFrame, tadpoleFrame } from './frames/boomFrames.ts';
@@ -16,6 +17,7 @@ import {
   type InnerTriangle,
   type Picked,
   type Point,
+  type SuspensionLinks,
   type Tube,
 } from './frames/frame.ts';
 import { freeFrame } from './frames/freeFrame.ts';
@@ -23,7 +25,7 @@ import { boxFrame, deltaFrame, foldingFrame, stepThroughFrame } from './frames/o
 import { diamondFrame, longtailFrame, suspensionFrame, tandemFrame } from './frames/triangleFrames.ts';
 import { kindTraits, type VehicleKind } from './kinds.ts';
 
-export type { Basis, InnerTriangle, Point, Tube } from './frames/frame.ts';
+export type { Basis, InnerTriangle, Point, SuspensionLinks, Tube } from './frames/frame.ts';
 
 export interface DimensionLine {
   item: SurveyItemId;
@@ -52,6 +54,7 @@ export interface DonorGeometry {
   secondCrank: Point | null;
   secondSaddle: Point | null;
   shock: { from: Point; to: Point } | null;
+  suspension: SuspensionLinks | null;
   hinge: Point | null;
   rearRadiusM: number;
   frontRadiusM: number;
@@ -59,6 +62,8 @@ export interface DonorGeometry {
   frontTyre: TyreSize;
   triangle: InnerTriangle | null;
   tubes: Tube[];
+  /** Diameters of seat, upper and down (or low) tube, m, as measured or common. */
+  tubeSizes: TubeSizes;
   /** Where a rear rack's deck stands, if the kind has one: from, to. */
   rackDeck: { from: Point; to: Point };
   box: Point[] | null;
@@ -71,6 +76,28 @@ export interface DonorGeometry {
   headAngleRad: number;
   /** Why the sizes cannot be drawn as typed, if so. */
   problem: string | null;
+}
+
+/** Common thickness of a kind's main tubes, m. Source: project, over common frames. */
+const commonTubes: Partial<Record<VehicleKind, Partial<TubeSizes>>> = {
+  mixte: { top: 0.018, down: 0.0318 },
+  fat: { top: 0.04, down: 0.048 },
+  fullSuspension: { top: 0.038, down: 0.05 },
+  longtail: { top: 0.0318, down: 0.042 },
+  tandem: { top: 0.0318, down: 0.035 },
+  stepThrough: { down: 0.052 },
+  folding: { down: 0.058 },
+  deltaTrike: { down: 0.045 },
+  boxBike: { down: 0.036 },
+};
+
+function tubeSizesOf({ kind, survey }: Donor): TubeSizes {
+  const common = { seat: 0.0305, top: 0.0286, down: 0.034, ...commonTubes[kind] };
+  return {
+    seat: survey.seatTubeDiameter?.value ?? common.seat,
+    top: survey.topTubeDiameter?.value ?? common.top,
+    down: survey.downTubeDiameter?.value ?? common.down,
+  };
 }
 
 function partsOf(donor: Donor, base: FrameBase): FrameParts {
@@ -127,8 +154,12 @@ export function donorGeometry(donor: Donor, statureM: number): DonorGeometry {
   const bracket = { x: bracketX, y: bracketHeight.value };
   const seatDir = { x: -Math.cos(seatAngle.value), y: Math.sin(seatAngle.value) };
   const seatTop = add(bracket, scale(seatDir, seatTube.value));
+  const tubeSizes = tubeSizesOf(donor);
   const parts = partsOf(donor, {
     kind,
+    tubeSizes,
+    freeInside: donor.inside,
+    mainTubePath: donor.mainTubePath?.points.map((p) => ({ x: p.xM, y: p.yM })) ?? null,
     survey,
     common,
     rearAxle,
@@ -146,7 +177,7 @@ export function donorGeometry(donor: Donor, statureM: number): DonorGeometry {
   const { headBottom, headTop } = parts;
   const tubes = [...parts.tubes];
   const axis = unit(sub(headTop, headBottom));
-  if (!traits.boom) tubes.push(tube('seat tube', 'frame', 0.031, [bracket, seatTop]));
+  if (!traits.boom) tubes.push(tube('seat tube', 'frame', tubeSizes.seat, [bracket, seatTop]));
   if (!parts.ownFork) {
     const crown = add(headBottom, scale(axis, 0.004));
     const foot = { x: frontAxle.x - 0.045, y: frontAxle.y + 0.01 };
@@ -186,6 +217,8 @@ export function donorGeometry(donor: Donor, statureM: number): DonorGeometry {
     secondCrank: parts.secondCrank ?? null,
     secondSaddle: parts.secondSaddle ?? null,
     shock: parts.shock ?? null,
+    suspension: parts.suspension ?? null,
+    tubeSizes,
     hinge: parts.hinge ?? null,
     rearRadiusM,
     frontRadiusM,
@@ -314,7 +347,14 @@ function dimensionLines(survey: Survey, g: LineSources): DimensionLine[] {
         basis: basisOf(survey.downSide),
         offsetM: -0.085,
       },
-      { item: 'topSide', from: t.seat, to: t.head, valueM: t.topSideM, basis: basisOf(survey.topSide), offsetM: 0.065 },
+      {
+        item: 'topSide',
+        from: t.seat,
+        to: t.headUp,
+        valueM: t.topSideM,
+        basis: basisOf(survey.topSide),
+        offsetM: 0.065,
+      },
       {
         item: 'seatSide',
         from: t.bracket,

@@ -50,6 +50,7 @@ import { motorRoom } from './rules/motorRoom.ts';
 import { packAmps } from './rules/packAmps.ts';
 import { packBosses } from './rules/packBosses.ts';
 import { packHandling } from './rules/packHandling.ts';
+import { controllerRoom } from './rules/controllerRoom.ts';
 import { packKnees } from './rules/packKnees.ts';
 import { packMaterial } from './rules/packMaterial.ts';
 import { packPlace } from './rules/packPlace.ts';
@@ -159,6 +160,7 @@ export const packRules: readonly PackRule[] = [
   packPlace,
   packBosses,
   packKnees,
+  controllerRoom,
   packMaterial,
   packVolts,
   packAmps,

@@ -55,9 +55,11 @@ export function measureNext(build: Build, starter: Shelf): NextItem[] {
   const geometry = donorGeometry(build.donor, ridingNow(build.brief).statureM);
   const { laws } = chosen.shelf;
   const steepest = roadSteepest(build);
-  const contextFor = (b: Build, kit: Kit | null): FitContext => ({
+  const contextFor = (b: Build, kit: Kit | null, drawn = geometry): FitContext => ({
     build: b,
-    geometry,
+    geometry: drawn,
+    kit,
+    pack: chosen.pack,
     systemMassKg: totalMass(massLines(b, kit, chosen.pack)),
     laws,
     steepest,
@@ -74,6 +76,7 @@ export function measureNext(build: Build, starter: Shelf): NextItem[] {
       const entry = { value, typed: '', unit: '', provenance: 'measured', note: '' };
       return { ...build, donor: { ...build.donor, survey: { ...build.donor.survey, [item.id]: entry } } };
     });
+    const drawn = trials.map((b) => donorGeometry(b.donor, ridingNow(b.brief).statureM));
     const rules = kitRules.filter((rule) => rule.uses.includes(item.id));
     let verdicts = 0;
     let kits = 0;
@@ -85,7 +88,7 @@ export function measureNext(build: Build, starter: Shelf): NextItem[] {
       verdicts += found.size - 1;
     };
     for (const kit of possible) {
-      const contexts = trials.map((b) => contextFor(b, kit));
+      const contexts = trials.map((b, i) => contextFor(b, kit, drawn[i]));
       let turns = false;
       for (const rule of rules) {
         const found = new Set<Verdict>();
@@ -100,7 +103,7 @@ export function measureNext(build: Build, starter: Shelf): NextItem[] {
       }
       if (turns) kits++;
     }
-    const contexts = trials.map((b) => contextFor(b, chosen.kit));
+    const contexts = trials.map((b, i) => contextFor(b, chosen.kit, drawn[i]));
     for (const rule of donorRules) {
       if (!rule.uses.includes(item.id)) continue;
       const found = new Set(contexts.flatMap((c) => rule.judge(c)?.verdict ?? []));

@@ -17,6 +17,11 @@ export interface FitContext {
   geometry: DonorGeometry;
   /** All that moves, kg, with the kit and pack in question. */
   systemMassKg: number;
+  /** Kit and pack in question, where there are such. */
+  kit: Kit | null;
+  pack: Pack | null;
+  /** Whether remedies are worked out to the millimetre where that takes many trials; false while thousands of cases are run through. */
+  detail?: boolean;
   laws: readonly LegalClass[];
   /** Steepest stretch of the road, rise over run; 0 where no road is named. */
   steepest: number;

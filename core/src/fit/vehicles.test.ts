@@ -6,6 +6,12 @@ import { planBuild } from '../plan.ts';
 import { typedSurvey, type Typed } from '../../test/typed.ts';
 import type { Verdict } from './finding.ts';
 
+/** Where packs lie is proved beside the layout; two of them are enough here. */
+const shelf = {
+  ...starterShelf,
+  packs: starterShelf.packs.filter((p) => ['kettle-36-13', 'hearth-48-20-lfp'].includes(p.id)),
+};
+
 /**
  * Vehicles as people describe them, with what an experienced converter would say: every stop there
  * should be and no other, and reworks and measures that must not be missed. Written from the trade.
@@ -752,7 +758,7 @@ function plan(v: Vehicle): Map<string, Verdict> {
   b.donor.survey = typedSurvey({ ...city, ...v.survey });
   b.choice.torqueArms = 1;
   v.edit?.(b);
-  const candidate = planBuild(b, starterShelf).kits.find((k) => k.kit.id === v.kit);
+  const candidate = planBuild(b, shelf).kits.find((k) => k.kit.id === v.kit);
   if (!candidate) throw new Error(`no kit ${v.kit}`);
   return new Map(candidate.findings.map((f) => [f.rule, f.verdict]));
 }

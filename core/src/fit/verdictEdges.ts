@@ -83,6 +83,8 @@ export function verdictEdges(
       build: b,
       geometry: donorGeometry(b.donor, ridingNow(b.brief).statureM),
       systemMassKg: totalMass(massLines(b, kit, chosen.pack)),
+      kit,
+      pack: chosen.pack,
       laws,
       steepest: roadSteepest(b),
     };
@@ -130,6 +132,8 @@ export function verdictEdges(
               build,
               geometry: donorGeometry(build.donor, ridingNow(build.brief).statureM),
               systemMassKg: totalMass(massLines(build, k, chosen.pack)),
+              kit: k,
+              pack: chosen.pack,
               laws,
               steepest: roadSteepest(build),
             };

@@ -32,8 +32,27 @@ function fromVersion1(build: Loose): Loose {
   };
 }
 
+/**
+ * Version 2 → 3: the frame's inside may be a free polygon, things may stand into it, a pack may be put by hand,
+ * weights have a baseline: all begin empty. Sides keep their meaning; the head's side is new and unmeasured.
+ */
+function fromVersion2(build: Loose): Loose {
+  const donor = isObject(build.donor) ? build.donor : {};
+  const choice = isObject(build.choice) ? build.choice : {};
+  return {
+    ...build,
+    version: 3,
+    donor: { ...donor, inside: null, mainTubePath: null, obstructions: [] },
+    choice: { ...choice, packSpot: null, newWheels: { rear: null, front: null } },
+    weights: { baseline: null, changes: [] },
+  };
+}
+
 /** Takes a parsed build file of an older version up to today's, a version at a time. Newer fields get their usual values. */
 export function broughtUpToDate(document: unknown, version: number): unknown {
   if (!isObject(document)) return document;
-  return version < 2 ? fromVersion1(document) : document;
+  let now = document;
+  if (version < 2) now = fromVersion1(now);
+  if (version < 3) now = fromVersion2(now);
+  return now;
 }

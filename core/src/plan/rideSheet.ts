@@ -11,6 +11,7 @@ import { cutRoute, simulate, type EnergyAccount, type RideResult, type RideTrace
 import { steadyLoad, fullDrive, startGrade } from '../ride/steady.ts';
 import type { SpreadJob } from '../ride/spread.ts';
 import type { RideSystem } from '../ride/system.ts';
+import { packMass } from '../fit/rules/packPlace.ts';
 import { goingSafely, type Caution } from '../safety/going.ts';
 import { assembleSystem } from './assemble.ts';
 import { chosenParts, gearingFor } from './choose.ts';
@@ -108,6 +109,7 @@ export function rideSheet(build: Build, shelf: Shelf): RideSheet | null {
       speedMs: Math.min(build.choice.assistLimitMs ?? kit.assistLimitMs ?? build.brief.cruiseMs, 12.5),
       segments,
       nominalVolts: nominalWh(pack) / (pack.parallel * pack.cellAh),
+      packAt: packMass({ build, geometry, systemMassKg: vehicle.massKg, kit, pack, laws: [], steepest: 0 }).at,
     }),
     life: packLife(pack, once.whPerKm, build.brief.temperatureC),
     job: { system, route, brief: build.brief, seed: SEED },

@@ -1,6 +1,6 @@
 import { ridingNow, type Build } from '../build.ts';
 import { commonFrame } from '../donor/common.ts';
-import type { DonorGeometry } from '../donor/geometry.ts';
+import type { DonorGeometry, Point } from '../donor/geometry.ts';
 import { kindTraits } from '../donor/kinds.ts';
 import type { Kit } from '../parts/part.ts';
 
@@ -19,13 +19,24 @@ const RIDER_ABOVE_SADDLE = 0.22;
 const VEHICLE_SHARE = 0.45;
 const VEHICLE_HEIGHT = 0.45;
 
-/**
- * Load on each axle at rest on the level, from the masses at their places; the weighed load on the rear
- * axle takes the rider's and vehicle's place where it was measured. Good to about 5 kg unweighed.
- */
-export function axleLoads(build: Build, geometry: DonorGeometry, kit: Kit | null, packKg: number): AxleLoads {
+/** One mass at its place in the side view, m. */
+export interface MassPoint {
+  id: 'rider' | 'vehicle' | 'load' | 'kit' | 'pack';
+  label: string;
+  kg: number;
+  x: number;
+  h: number;
+}
+
+/** A pack's mass with the middle of where it lies. */
+export interface PackMass {
+  kg: number;
+  at: Point | null;
+}
+
+/** Everything that moves, each at its place. */
+export function massPoints(build: Build, g: DonorGeometry, kit: Kit | null, pack: PackMass): MassPoint[] {
   const { brief, donor } = build;
-  const g = geometry;
   const wheelbase = g.frontAxle.x - g.rearAxle.x;
   const rider = ridingNow(brief);
   const own = donor.survey.vehicleMass?.value ?? commonFrame[donor.kind].vehicleMass;
@@ -34,35 +45,50 @@ export function axleLoads(build: Build, geometry: DonorGeometry, kit: Kit | null
     : (g.rackDeck.from.x + g.rackDeck.to.x) / 2;
   const cargoHigh = g.box ? Math.min(...g.box.map((p) => p.y)) + 0.15 : g.rackDeck.from.y + 0.1;
   const seated = kindTraits[donor.kind].seat === 'seat';
-  const masses = [
+  return [
     {
+      id: 'rider',
+      label: rider.name === '' ? 'Rider' : rider.name,
       kg: rider.massKg,
       x: g.saddle.x + (seated ? 0.1 : (g.grip.x - g.saddle.x) * 0.2),
       h: g.saddle.y + (seated ? 0.12 : RIDER_ABOVE_SADDLE),
     },
-    { kg: own, x: wheelbase * VEHICLE_SHARE, h: VEHICLE_HEIGHT },
-    { kg: brief.cargoKg, x: cargoAt, h: cargoHigh },
+    { id: 'vehicle', label: 'Vehicle', kg: own, x: wheelbase * VEHICLE_SHARE, h: VEHICLE_HEIGHT },
+    { id: 'load', label: 'Load', kg: brief.cargoKg, x: cargoAt, h: cargoHigh },
     {
+      id: 'kit',
+      label: kit?.name ?? 'Kit',
       kg: kit?.massKg ?? 0,
       x: kit?.hub?.place === 'front' ? wheelbase : kit?.mid ? g.bracket.x : 0,
       h: kit?.mid ? g.bracket.y : g.rearAxle.y,
     },
     {
-      kg: packKg,
-      x: g.triangle ? (g.triangle.bracket.x + g.triangle.head.x) / 2 : g.rackDeck.from.x + 0.2,
-      h: g.bracket.y + 0.25,
+      id: 'pack',
+      label: 'Battery',
+      kg: pack.kg,
+      x: pack.at?.x ?? (g.triangle ? (g.triangle.bracket.x + g.triangle.head.x) / 2 : g.rackDeck.from.x + 0.2),
+      h: pack.at?.y ?? g.bracket.y + 0.25,
     },
   ];
+}
+
+/**
+ * Load on each axle at rest on the level, from the masses at their places; the weighed load on the rear
+ * axle takes the rider's and vehicle's place where it was measured. Good to about 5 kg unweighed.
+ */
+export function axleLoads(build: Build, geometry: DonorGeometry, kit: Kit | null, pack: PackMass): AxleLoads {
+  const g = geometry;
+  const wheelbase = g.frontAxle.x - g.rearAxle.x;
+  const masses = massPoints(build, g, kit, pack);
   const totalKg = masses.reduce((sum, m) => sum + m.kg, 0);
   const hM = masses.reduce((sum, m) => sum + m.kg * m.h, 0) / totalKg;
   let xM = masses.reduce((sum, m) => sum + m.kg * m.x, 0) / totalKg;
-  const weighed = donor.survey.rearWheelShare?.value;
+  const weighed = build.donor.survey.rearWheelShare?.value;
   if (weighed !== undefined) {
     // Rider and vehicle as weighed; what the plan adds comes on top at its own place.
-    const added = masses.slice(2);
-    const base = rider.massKg + own;
+    const base = (masses[0]?.kg ?? 0) + (masses[1]?.kg ?? 0);
     const rear = Math.min(weighed, base);
-    const moment = (base - rear) * wheelbase + added.reduce((sum, m) => sum + m.kg * m.x, 0);
+    const moment = (base - rear) * wheelbase + masses.slice(2).reduce((sum, m) => sum + m.kg * m.x, 0);
     xM = moment / totalKg;
   }
   const frontKg = (totalKg * xM) / wheelbase;

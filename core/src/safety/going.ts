@@ -1,7 +1,7 @@
 import type { Build } from '../build.ts';
 import { GRAVITY } from '../constants.ts';
 import type { BrakeKind } from '../donor/donor.ts';
-import type { DonorGeometry } from '../donor/geometry.ts';
+import type { DonorGeometry, Point } from '../donor/geometry.ts';
 import { amount, phrase, type Phrase } from '../quantity/format.ts';
 import type { RouteSegment as RideSegmentLike } from '../ride/system.ts';
 import { axleLoads } from './axleLoads.ts';
@@ -247,10 +247,15 @@ export function goingSafely(
     speedMs: number;
     segments: readonly RideSegmentLike[];
     nominalVolts: number;
+    /** Middle of where the pack lies; null where that is not settled. */
+    packAt: Point | null;
   },
 ): Caution[] {
-  const loads = axleLoads(build, geometry, kit, pack.massKg);
-  const empty = axleLoads({ ...build, brief: { ...build.brief, cargoKg: 0 } }, geometry, kit, pack.massKg);
+  const loads = axleLoads(build, geometry, kit, { kg: pack.massKg, at: ride.packAt });
+  const empty = axleLoads({ ...build, brief: { ...build.brief, cargoKg: 0 } }, geometry, kit, {
+    kg: pack.massKg,
+    at: ride.packAt,
+  });
   const runM = Math.hypot(geometry.bracket.x - geometry.rearAxle.x, 0.3);
   const tip = tipCaution(geometry, loads, empty);
   return [

@@ -5,8 +5,10 @@ import type {
   Choice,
   ConditionEntry,
   ConditionItem,
+  Donor,
   FreeFrame,
   LegalClass,
+  Obstruction,
   Order,
   Override,
   Part,
@@ -16,6 +18,7 @@ import type {
   Survey,
   SurveyItemId,
   VehicleKind,
+  Weights,
   Worth,
 } from '@sprocket/core';
 
@@ -98,6 +101,18 @@ const slice = createSlice({
     },
     freeFrameDrawn(state, action: PayloadAction<Edit<FreeFrame | null>>) {
       if (state.build) state.build.donor.freeFrame = action.payload.value;
+    },
+    insideTaken(state, action: PayloadAction<Edit<Donor['inside']>>) {
+      if (state.build) state.build.donor.inside = action.payload.value;
+    },
+    mainTubeDrawn(state, action: PayloadAction<Edit<Donor['mainTubePath']>>) {
+      if (state.build) state.build.donor.mainTubePath = action.payload.value;
+    },
+    obstructionsNoted(state, action: PayloadAction<Edit<Obstruction[]>>) {
+      if (state.build) state.build.donor.obstructions = action.payload.value;
+    },
+    weighed(state, action: PayloadAction<Edit<Partial<Weights>>>) {
+      if (state.build) Object.assign(state.build.weights, action.payload.value);
     },
     schoolChosen(state, action: PayloadAction<Edit<Partial<Schools>>>) {
       if (state.build) Object.assign(state.build.schools, action.payload.value);

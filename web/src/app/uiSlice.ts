@@ -7,6 +7,9 @@ export type Explained = { kind: 'figure'; id: FigureId } | { kind: 'finding'; fi
 /** Which leg of the survey is on the Donor stage. */
 export type DonorView = SurveyGroup | 'next' | 'quick' | 'condition' | 'derived' | 'worth' | 'frame-corners';
 
+/** Which leg of the pack's work is on the Pack stage. */
+export type PackView = 'place' | 'weight' | 'wheels' | 'make';
+
 export interface UiState {
   units: UnitSystem;
   /** The survey item whose dimension is lit on the drawing. */
@@ -16,6 +19,7 @@ export interface UiState {
   tallyUp: boolean;
   saved: 'saved' | 'saving' | 'failed';
   donorView: DonorView;
+  packView: PackView;
 }
 
 const initialState: UiState = {
@@ -26,6 +30,7 @@ const initialState: UiState = {
   tallyUp: false,
   saved: 'saved',
   donorView: 'quick',
+  packView: 'place',
 };
 
 const slice = createSlice({
@@ -46,6 +51,9 @@ const slice = createSlice({
     },
     donorViewed(state, action: PayloadAction<DonorView>) {
       state.donorView = action.payload;
+    },
+    packViewed(state, action: PayloadAction<PackView>) {
+      state.packView = action.payload;
     },
     keysShown(state, action: PayloadAction<boolean>) {
       state.keysShown = action.payload;

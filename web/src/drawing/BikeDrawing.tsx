@@ -1,11 +1,21 @@
 import { useElementSize } from '@mantine/hooks';
-import { amount, amountText, type BuildPlan, type Point, type SurveyItemId, type Tube } from '@sprocket/core';
+import {
+  amount,
+  amountText,
+  AMPLE,
+  packPlaceWords,
+  type BuildPlan,
+  type DonorGeometry,
+  type Point,
+  type SurveyItemId,
+  type Tube,
+} from '@sprocket/core';
 import { useId, type ReactNode } from 'react';
 import { useApp, useSend, useUnits } from '../app/store.ts';
 import { uiActions } from '../app/uiSlice.ts';
 import { CallOut } from './CallOut.tsx';
 import { DimensionMark } from './DimensionMark.tsx';
-import { curveOf, pathOf, sheetFor } from './frame.ts';
+import { curveOf, lookedAt, pathOf, sheetFor, type Look, type Sheet } from './frame.ts';
 import { Wheel } from './Wheel.tsx';
 
 export type DrawingLayer = 'sizes' | 'parts' | 'rider';
@@ -17,19 +27,36 @@ interface BikeDrawingProps {
   onPick?: (item: SurveyItemId) => void;
   sheet: string;
   tall?: boolean;
-  children?: ReactNode;
+  /** The vehicle in another pose than at rest. */
+  geometry?: DonorGeometry | undefined;
+  /** Closer, and moved aside. */
+  look?: Look | undefined;
+  /** Draws on the sheet above everything else; the pack is then its own. */
+  overlay?: ((sheet: Sheet) => ReactNode) | undefined;
+  /** What stands along the sheet's head. */
+  tools?: ReactNode;
 }
 
 /** The donor to scale, from its own measurements, with what each stage writes on it. */
-export function BikeDrawing({ plan, layers, onPick, sheet: sheetName, tall = false, children }: BikeDrawingProps) {
+export function BikeDrawing({
+  plan,
+  layers,
+  onPick,
+  sheet: sheetName,
+  tall = false,
+  geometry,
+  look,
+  overlay,
+  tools,
+}: BikeDrawingProps) {
   const { ref, width, height } = useElementSize();
-  const g = plan.drawing.geometry;
+  const g = geometry ?? plan.drawing.geometry;
   const units = useUnits();
   const lit = useApp((state) => state.ui.lit);
   const send = useSend();
   const hatch = useId();
   const size = { width: width || 780, height: height || 390 };
-  const s = sheetFor(g, size);
+  const s = lookedAt(sheetFor(plan.drawing.geometry, size), look);
   const { px } = s;
   const show = (layer: DrawingLayer): boolean => layers.includes(layer);
   const ground = Math.max(g.frontAxle.x + g.frontRadiusM, 1) + 0.08;
@@ -54,6 +81,7 @@ export function BikeDrawing({ plan, layers, onPick, sheet: sheetName, tall = fal
   const scale = Math.round(1 / ((0.0002645 / px) * 1) / 1) || 1;
   return (
     <figure className={`drawing${tall ? ' drawing-tall' : ''}`} aria-label="Your vehicle, drawn to scale">
+      {tools}
       <div className="drawing-sheet" ref={ref}>
         <svg
           viewBox={`${s.left} ${-s.top} ${s.width} ${s.height}`}
@@ -100,7 +128,12 @@ export function BikeDrawing({ plan, layers, onPick, sheet: sheetName, tall = fal
           ) : null}
           <Wheel at={g.frontAxle} radius={g.frontRadiusM} tyre={g.frontTyre} px={px} />
           {motor && show('parts') && motor.place !== 'mid' ? (
-            <HubMotor at={motor.centre} radius={motor.radiusM} px={px} hatch={`${hatch}h`} />
+            <HubMotor
+              at={motor.place === 'rear' ? g.rearAxle : motor.centre}
+              radius={motor.radiusM}
+              px={px}
+              hatch={`${hatch}h`}
+            />
           ) : null}
 
           {tubes('behind')}
@@ -113,7 +146,7 @@ export function BikeDrawing({ plan, layers, onPick, sheet: sheetName, tall = fal
           {tubes('bar')}
           {g.box ? <path d={pathOf(g.box, true)} className="box" strokeWidth={1.5 * px} /> : null}
 
-          <Chain plan={plan} px={px} />
+          <Chain plan={plan} g={g} px={px} />
           {g.secondCrank ? <SecondCranks plan={plan} px={px} /> : null}
           {g.shock ? <Shock from={g.shock.from} to={g.shock.to} px={px} /> : null}
           {g.hinge ? <Hinge at={g.hinge} px={px} /> : null}
@@ -122,7 +155,7 @@ export function BikeDrawing({ plan, layers, onPick, sheet: sheetName, tall = fal
           <Grip plan={plan} px={px} />
           {show('rider') ? <Contacts points={[g.saddle, g.grip, g.pedal]} px={px} /> : null}
 
-          {pack && show('parts') ? (
+          {pack && show('parts') && !overlay ? (
             <g className={`pack pack-${pack.verdict}`}>
               {pack.slidOff ? (
                 <path
@@ -153,8 +186,8 @@ export function BikeDrawing({ plan, layers, onPick, sheet: sheetName, tall = fal
               ))
             : null}
 
-          {show('parts') && size.width > 560 ? <PartCallOuts plan={plan} s={s} /> : null}
-          {children}
+          {show('parts') && size.width > 560 && !look ? <PartCallOuts plan={plan} s={s} /> : null}
+          {overlay?.(s)}
         </svg>
       </div>
       <figcaption className="title-block">
@@ -212,8 +245,8 @@ function PartCallOuts({ plan, s }: { plan: BuildPlan; s: { left: number; top: nu
           side={pack.place === 'rack' || (pack.place === 'box' && g.pairedRear) ? 'left' : 'right'}
           lines={[
             pack.name,
-            pack.clearanceM === null
-              ? { downTube: '', seatTube: '', rack: 'on the rack', box: 'in the box' }[pack.place]
+            pack.clearanceM === null || pack.clearanceM >= AMPLE - 0.001
+              ? packPlaceWords[pack.place]
               : pack.clearanceM < 0
                 ? `${amountText(amount(-pack.clearanceM, 'size', units === 'metric' ? 0 : 2), units)} too big`
                 : `${amountText(amount(pack.clearanceM, 'size', units === 'metric' ? 0 : 2), units)} at the tightest`,
@@ -282,6 +315,7 @@ function MidMotor({ at, radius, px, hatch }: { at: Point; radius: number; px: nu
 
 function Rack({ plan, px }: { plan: BuildPlan; px: number }) {
   const { geometry: g, pack } = plan.drawing;
+  if (pack?.place === 'basket') return <FrontCarrier plan={plan} px={px} />;
   if (pack?.place !== 'rack') return null;
   const { from, to } = g.rackDeck;
   const stay = { x: (from.x + to.x) / 2, y: from.y };
@@ -298,8 +332,31 @@ function Rack({ plan, px }: { plan: BuildPlan; px: number }) {
   );
 }
 
-function Chain({ plan, px }: { plan: BuildPlan; px: number }) {
-  const { geometry: g, ringRadiusM: R, cogRadiusM: r } = plan.drawing;
+/** A carrier over the front wheel, with its stays. */
+function FrontCarrier({ plan, px }: { plan: BuildPlan; px: number }) {
+  const { geometry: g } = plan.drawing;
+  const y = g.frontAxle.y + g.frontRadiusM + 0.06;
+  const [a, b] = [
+    { x: g.frontAxle.x - 0.1, y },
+    { x: g.frontAxle.x + 0.22, y },
+  ];
+  return (
+    <g className="rack">
+      {[
+        pathOf([{ x: a.x - 0.02, y: y + 0.16 }, a, b, { x: b.x + 0.03, y: y + 0.16 }]),
+        pathOf([
+          { x: b.x - 0.04, y },
+          { x: g.frontAxle.x, y: g.frontAxle.y + 0.02 },
+        ]),
+      ].map((d) => (
+        <path key={d} d={d} className="rack-bar" strokeWidth={2.6 * px} />
+      ))}
+    </g>
+  );
+}
+
+function Chain({ plan, g, px }: { plan: BuildPlan; g: DonorGeometry; px: number }) {
+  const { ringRadiusM: R, cogRadiusM: r } = plan.drawing;
   const d = Math.hypot(g.bracket.x - g.rearAxle.x, g.bracket.y - g.rearAxle.y);
   const base = Math.atan2(g.bracket.y - g.rearAxle.y, g.bracket.x - g.rearAxle.x);
   const lean = Math.asin(Math.max(-1, Math.min(1, (R - r) / d)));

@@ -1,4 +1,5 @@
-import type { Survey } from '../donor.ts';
+import type { InsidePolygon, Survey } from '../donor.ts';
+import type { InsideFit, TubeSizes } from '../inside.ts';
 import { isProven, type Entry } from '../entry.ts';
 import type { CommonFrame } from '../common.ts';
 import type { VehicleKind } from '../kinds.ts';
@@ -21,11 +22,18 @@ export interface Tube {
   layer: 'behind' | 'frame' | 'fork' | 'bar';
 }
 
-/** The frame's inside: corners at the bracket, at the seat tube's upper end, at the head. */
+/** The frame's inside: corners at the bracket, at the seat tube's upper end, and the two at the head. */
 export interface InnerTriangle {
   bracket: Point;
   seat: Point;
+  /** Upper corner at the head, where the upper tube ends. */
+  headUp: Point;
+  /** Lower corner at the head, where the down tube ends. */
   head: Point;
+  /** All corners in order from the bracket up the seat tube; more than four where a side is bowed or drawn freely. */
+  outline: Point[];
+  /** How the corners were come by, with their errors; null where a free polygon gave them. */
+  fit: InsideFit | null;
   seatSideM: number;
   topSideM: number;
   downSideM: number;
@@ -50,6 +58,12 @@ export interface FrameBase {
   kind: VehicleKind;
   survey: Survey;
   common: CommonFrame;
+  /** Diameters of the tubes round the inside, m. */
+  tubeSizes: TubeSizes;
+  /** The inside as a free polygon, where it was taken so. */
+  freeInside: InsidePolygon | null;
+  /** The main tube's own line, m from the crank centre. */
+  mainTubePath: Point[] | null;
   rearAxle: Point;
   frontAxle: Point;
   bracket: Point;
@@ -61,6 +75,18 @@ export interface FrameBase {
   seatTubeM: number;
   /** Where the steering axis' foot lies: behind the front axle by the fork's offset. */
   forkFoot: Point;
+}
+
+/** Joints of a swinging rear end, at rest. */
+export interface SuspensionLinks {
+  /** About which the arm with the axle turns. */
+  pivot: Point;
+  /** Rocker's bearing on the seat tube, and its two ends. */
+  rocker: Point;
+  rockerTail: Point;
+  rockerNose: Point;
+  /** End of the shock that moves, and on what. */
+  shockOn: 'nose' | 'tail' | 'arm' | 'none';
 }
 
 /** What a kind adds to the base: tubes, head, and whatever only it has. */
@@ -77,6 +103,7 @@ export interface FrameParts {
   secondCrank?: Point;
   secondSaddle?: Point;
   shock?: { from: Point; to: Point };
+  suspension?: SuspensionLinks;
   hinge?: Point;
   rackDeck?: { from: Point; to: Point };
   /** The kind draws its own fork and bars. */
@@ -85,9 +112,6 @@ export interface FrameParts {
   barStyle?: 'drop' | 'upright' | 'flat';
   problem?: string;
 }
-
-/** Half of a common 31 mm tube, m, for lines of the drawing only. */
-export const HALF_TUBE = 0.0155;
 
 export const add = (a: Point, b: Point): Point => ({ x: a.x + b.x, y: a.y + b.y });
 export const sub = (a: Point, b: Point): Point => ({ x: a.x - b.x, y: a.y - b.y });

@@ -1,6 +1,30 @@
-import { add, scale, steeringAxis, toward, tube, type FrameBase, type FrameParts, type Point } from './frame.ts';
+import {
+  add,
+  scale,
+  steeringAxis,
+  toward,
+  tube,
+  type FrameBase,
+  type FrameParts,
+  type Point,
+  type Tube,
+} from './frame.ts';
+import { bowed } from './chains.ts';
 
 const up = (b: FrameBase, share: number): Point => add(b.bracket, scale(b.seatDir, b.seatTubeM * share));
+
+/** A low main tube: by its own points, by the bow that was measured, or as such tubes commonly run. */
+function mainTube(b: FrameBase, name: string, head: Point, common: Point[]): Tube {
+  const { downTubeShape, tubeSag } = b.survey;
+  if (b.mainTubePath) {
+    const own = b.mainTubePath.map((p) => add(b.bracket, p));
+    return tube(name, 'frame', b.tubeSizes.down, [...own, head], true);
+  }
+  if (downTubeShape?.value === 'straight') return tube(name, 'frame', b.tubeSizes.down, [b.bracket, head]);
+  if (downTubeShape?.value === 'curved' && tubeSag)
+    return tube(name, 'frame', b.tubeSizes.down, bowed(b.bracket, head, tubeSag.value), true);
+  return tube(name, 'frame', b.tubeSizes.down, common, true);
+}
 
 /** Step-through: one low curved tube. */
 export function stepThroughFrame(b: FrameBase): FrameParts {
@@ -12,19 +36,13 @@ export function stepThroughFrame(b: FrameBase): FrameParts {
     headTop: add(headBottom, scale(axis, 0.19)),
     barStyle: 'upright',
     tubes: [
-      tube(
-        'low tube',
-        'frame',
-        0.052,
-        [
-          bracket,
-          { x: bracket.x + 0.06, y: bracket.y + 0.03 },
-          { x: bracket.x + 0.24, y: bracket.y + 0.115 },
-          { x: headBottom.x - 0.15, y: headBottom.y - 0.16 },
-          add(headBottom, scale(axis, 0.06)),
-        ],
-        true,
-      ),
+      mainTube(b, 'low tube', add(headBottom, scale(axis, 0.06)), [
+        bracket,
+        { x: bracket.x + 0.06, y: bracket.y + 0.03 },
+        { x: bracket.x + 0.24, y: bracket.y + 0.115 },
+        { x: headBottom.x - 0.15, y: headBottom.y - 0.16 },
+        add(headBottom, scale(axis, 0.06)),
+      ]),
       tube('seat stay', 'behind', 0.018, [up(b, 0.78), b.rearAxle]),
       tube('chainstay', 'behind', 0.022, [bracket, b.rearAxle]),
     ],
@@ -50,7 +68,7 @@ export function foldingFrame(b: FrameBase): FrameParts {
     tubes: [
       tube('chainstay', 'behind', 0.022, [bracket, b.rearAxle]),
       tube('seat stay', 'behind', 0.016, [up(b, 0.62), b.rearAxle]),
-      tube('beam', 'frame', 0.058, [beamFrom, beamTo]),
+      tube('beam', 'frame', b.tubeSizes.down, [beamFrom, beamTo]),
       tube('beam strut', 'frame', 0.024, [bracket, toward(beamFrom, beamTo, 0.34)]),
       tube('mast', 'bar', 0.032, [headTop, mastTop]),
       tube('bar', 'bar', 0.024, [mastTop, add(mastTop, { x: 0.012, y: 0.02 }), add(mastTop, { x: -0.02, y: 0.03 })]),
@@ -76,18 +94,12 @@ export function deltaFrame(b: FrameBase): FrameParts {
       { x: 0.23, y: rearAxle.y + 0.4 },
     ],
     tubes: [
-      tube(
-        'low tube',
-        'frame',
-        0.045,
-        [
-          add(bracket, scale(b.seatDir, 0.06)),
-          { x: bracket.x + 0.14, y: bracket.y + 0.075 },
-          { x: headBottom.x - 0.13, y: headBottom.y - 0.1 },
-          add(headBottom, scale(axis, 0.05)),
-        ],
-        true,
-      ),
+      mainTube(b, 'low tube', add(headBottom, scale(axis, 0.05)), [
+        add(bracket, scale(b.seatDir, 0.06)),
+        { x: bracket.x + 0.14, y: bracket.y + 0.075 },
+        { x: headBottom.x - 0.13, y: headBottom.y - 0.1 },
+        add(headBottom, scale(axis, 0.05)),
+      ]),
       tube(
         'upper tube',
         'frame',
@@ -125,7 +137,7 @@ export function boxFrame(b: FrameBase): FrameParts {
       { x: frontAxle.x - frontRadiusM + 0.02, y: bracket.y + 0.36 },
     ],
     tubes: [
-      tube('down tube', 'frame', 0.036, [bracket, headBottom]),
+      tube('down tube', 'frame', b.tubeSizes.down, [bracket, headBottom]),
       tube('upper tube', 'frame', 0.03, [up(b, 0.62), steer]),
       tube(
         'main beam',

@@ -1,10 +1,11 @@
+import type { SurveyItemId } from '../donor.ts';
+import { isProven } from '../entry.ts';
+import { fitInside } from '../inside.ts';
+import { beside, bowed } from './chains.ts';
 import {
   add,
-  HALF_TUBE,
   left,
   lengthOf,
-  pick,
-  rotate,
   scale,
   sub,
   toward,
@@ -19,6 +20,10 @@ import {
 
 interface Inside {
   triangle: InnerTriangle;
+  /** Middle line of the upper tube, from the seat tube to the head. */
+  topLine: Point[];
+  /** Middle line of the down tube, from the crank to the head. */
+  downLine: Point[];
   topAtSeat: Point;
   topAtHead: Point;
   headJoin: Point;
@@ -28,41 +33,108 @@ interface Inside {
   problem?: string;
 }
 
-/** The inside from its three lengths (law of cosines), standing on a crank centre, with the head it leads to. */
-function insideOf(b: FrameBase, crank: Point): Inside {
-  const { survey, common, seatDir, forkFoot } = b;
-  const a = pick(survey.seatSide, common.seatSide);
-  const top = pick(survey.topSide, common.topSide);
-  const c = pick(survey.downSide, common.downSide);
-  let cosine = (a.value ** 2 + c.value ** 2 - top.value ** 2) / (2 * a.value * c.value);
-  let problem: string | undefined;
-  if (Math.abs(cosine) >= 1) {
-    problem = 'The three inside lengths do not close to a triangle; measure them again.';
-    cosine = Math.max(-0.95, Math.min(0.95, cosine));
+/** Standard errors a reading may lie from the fit before the sizes are said not to close. */
+const CLOSES_WITHIN = 4;
+
+/** Corners of a free polygon laid on the bracket's corner and the seat tube, facing forward. */
+function layFree(corners: readonly { xM: number; yM: number }[], at: Point, seatDir: Point): Point[] {
+  const raw = corners.map((c) => ({ x: c.xM, y: c.yM }));
+  const o = raw[0] as Point;
+  const u = unit(sub(raw[1] as Point, o));
+  const side = raw.reduce((sum, p) => sum + (p.x - o.x) * u.y - (p.y - o.y) * u.x, 0) < 0 ? -1 : 1;
+  const forward = { x: seatDir.y, y: -seatDir.x };
+  return raw.map((p) => {
+    const d = sub(p, o);
+    return add(at, add(scale(seatDir, d.x * u.x + d.y * u.y), scale(forward, side * (d.x * u.y - d.y * u.x))));
+  });
+}
+
+/** Index of the upper head corner in an outline: where the side furthest forward begins. */
+function headIndex(outline: readonly Point[]): number {
+  if (outline.length === 3) return 2;
+  let best = 2;
+  let reach = -Infinity;
+  for (let i = 2; i < outline.length - 1; i++) {
+    const least = Math.min((outline[i] as Point).x, (outline[i + 1] as Point).x);
+    if (least > reach) {
+      reach = least;
+      best = i;
+    }
   }
-  const angle = Math.acos(cosine);
-  // Down tube direction: the seat tube's turned forward by the angle between them.
-  const downDir = rotate(seatDir, -angle);
-  const inner = add(crank, scale(unit(add(seatDir, downDir)), HALF_TUBE / Math.max(0.2, Math.sin(angle / 2))));
-  const p1 = add(inner, scale(seatDir, a.value));
-  const p2 = add(inner, scale(downDir, c.value));
-  const basis: Basis = [a, top, c].every((side) => side.basis === 'measured') ? 'measured' : 'assumed';
-  const topDir = unit(sub(p2, p1));
-  const topOut = left(topDir);
-  const topAtSeat = add(add(p1, scale(topOut, HALF_TUBE * 0.9)), scale(topDir, -HALF_TUBE));
-  const headJoin = add(p2, scale(downDir, HALF_TUBE * 1.2));
+  return best;
+}
+
+/**
+ * The inside as measured, standing on a crank centre, with the tubes round it: their inner faces are the
+ * inside's sides, so that what is drawn is what the tape met.
+ */
+function insideOf(b: FrameBase, crank: Point): Inside {
+  const { survey, common, seatDir, forkFoot, tubeSizes } = b;
+  const fit = fitInside(survey, common, tubeSizes);
+  const forward = { x: seatDir.y, y: -seatDir.x };
+  const world = (p: Point): Point =>
+    add(crank, add(scale(forward, p.x - fit.crank.x), scale(seatDir, p.y - fit.crank.y)));
+  const inner = world(fit.bracket);
+  let outline = [inner, world(fit.seat), world(fit.headUp), world(fit.headLow)];
+  const sag = survey.downTubeShape?.value === 'curved' ? (survey.tubeSag?.value ?? 0) : 0;
+  if (b.freeInside) outline = layFree(b.freeInside.corners, inner, seatDir);
+  else if (b.mainTubePath) {
+    const own = beside(
+      b.mainTubePath.map((p) => add(crank, p)),
+      tubeSizes.down / 2,
+    ).slice(1, -1);
+    outline = [...outline, ...own.reverse()];
+  } else if (sag !== 0)
+    outline = [
+      ...outline.slice(0, 3),
+      ...bowed(inner, outline[3] as Point, sag)
+        .slice(1)
+        .reverse(),
+    ];
+  const upAt = headIndex(outline);
+  const seat = outline[1] as Point;
+  const headUp = outline[upAt] as Point;
+  const head = (outline.length === 3 ? headUp : outline[upAt + 1]) as Point;
+  const downChain = [inner, ...outline.slice(upAt + 1).reverse()];
+  if (outline.length === 3) downChain.push(headUp);
+  const topChain = outline.slice(1, upAt + 1);
+  const downEnd = unit(sub(head, downChain.at(-2) as Point));
+  const topDir = unit(sub(headUp, topChain.at(-2) as Point));
+  const downLine = [
+    crank,
+    ...beside(downChain, -tubeSizes.down / 2).slice(1, -1),
+    add(add(head, scale(left(downEnd), -tubeSizes.down / 2)), scale(downEnd, 0.018)),
+  ];
+  const upper = beside(topChain, tubeSizes.top / 2);
+  const topAtSeat = add(upper[0] as Point, scale(unit(sub(upper[1] as Point, upper[0] as Point)), -tubeSizes.seat / 2));
+  const topAtHead = add(upper.at(-1) as Point, scale(topDir, 0.016));
+  const headJoin = downLine.at(-1) as Point;
   const axis = unit(sub(headJoin, forkFoot));
-  const topAtHead = add(add(p2, scale(topOut, HALF_TUBE * 0.9)), scale(topDir, HALF_TUBE));
+  const off = fit.misfits[0];
+  const problem =
+    !b.freeInside && off && off.errors > CLOSES_WITHIN
+      ? `The inside lengths do not close: “${itemWord[off.item] ?? off.item}” reads ${Math.abs(off.measured - off.fitted) < 0.5 && !off.item.endsWith('Angle') ? `${Math.round(Math.abs(off.measured - off.fitted) * 1000)} mm` : `${((Math.abs(off.measured - off.fitted) * 180) / Math.PI).toFixed(1)}°`} ${off.measured > off.fitted ? 'more' : 'less'} than the others leave room for; measure it again.`
+      : undefined;
+  const basis: Basis =
+    b.freeInside !== null || (['seatSide', 'topSide', 'downSide'] as const).every((id) => isProven(survey[id]))
+      ? 'measured'
+      : 'assumed';
+  const span = (p: Point, q: Point): number => lengthOf(sub(p, q));
   return {
     triangle: {
       bracket: inner,
-      seat: p1,
-      head: p2,
-      seatSideM: a.value,
-      topSideM: top.value,
-      downSideM: c.value,
+      seat,
+      headUp,
+      head,
+      outline,
+      fit: b.freeInside ? null : fit,
+      seatSideM: span(inner, seat),
+      topSideM: span(seat, headUp),
+      downSideM: span(inner, head),
       basis,
     },
+    topLine: [topAtSeat, ...upper.slice(1, -1), topAtHead],
+    downLine,
     topAtSeat,
     topAtHead,
     headJoin,
@@ -72,6 +144,20 @@ function insideOf(b: FrameBase, crank: Point): Inside {
     ...(problem === undefined ? {} : { problem }),
   };
 }
+
+const itemWord: Partial<Record<SurveyItemId, string>> = {
+  seatSide: 'Inside, seat tube',
+  topSide: 'Inside, upper tube',
+  downSide: 'Inside, down tube',
+  headSide: 'Inside, head tube',
+  headDiagonal: 'Diagonal to the upper head corner',
+  seatDiagonal: 'Diagonal to the lower head corner',
+  seatDownAngle: 'Angle, seat to down tube',
+  seatTopAngle: 'Angle, seat to upper tube',
+  seatOutside: 'Outside, crank centre to top of the joint',
+  topOutside: 'Outside, upper tube',
+  downOutside: 'Outside, down tube',
+};
 
 const parts = (i: Inside): Pick<FrameParts, 'headBottom' | 'headTop' | 'triangle' | 'problem'> => ({
   headBottom: i.headBottom,
@@ -89,14 +175,14 @@ export function diamondFrame(b: FrameBase): FrameParts {
     ...parts(i),
     barStyle: b.kind === 'mixte' ? 'upright' : fat ? 'flat' : 'drop',
     tubes: [
-      tube('down tube', 'frame', fat ? 0.048 : 0.034, [b.bracket, add(i.headBottom, scale(i.axis, 0.022))]),
+      tube('down tube', 'frame', b.tubeSizes.down, i.downLine),
       ...(b.kind === 'mixte'
         ? [
-            tube('lateral', 'frame', 0.018, [i.topAtHead, i.topAtSeat, b.rearAxle]),
+            tube('lateral', 'frame', b.tubeSizes.top, [...[...i.topLine].reverse(), b.rearAxle]),
             tube('seat stay', 'behind', 0.014, [stayFrom(0.86), b.rearAxle]),
           ]
         : [
-            tube('top tube', 'frame', fat ? 0.04 : 0.029, [i.topAtSeat, i.topAtHead]),
+            tube('top tube', 'frame', b.tubeSizes.top, i.topLine),
             tube('seat stay', 'behind', 0.016, [stayFrom(0.93), b.rearAxle]),
           ]),
       tube('chainstay', 'behind', 0.02, [b.bracket, b.rearAxle]),
@@ -123,12 +209,20 @@ export function suspensionFrame(b: FrameBase): FrameParts {
   return {
     ...parts(i),
     ...(shock ? { shock } : {}),
+    suspension: {
+      pivot,
+      rocker,
+      rockerTail,
+      rockerNose,
+      shockOn: { inTriangle: 'nose', behindSeatTube: 'tail', underBeam: 'arm', none: 'none' }[where] as
+        'nose' | 'tail' | 'arm' | 'none',
+    },
     barStyle: 'flat',
     tubes: [
       tube('chainstay', 'behind', 0.026, [pivot, b.rearAxle]),
       tube('seat stay', 'behind', 0.022, [b.rearAxle, rockerTail]),
-      tube('down tube', 'frame', 0.05, [b.bracket, add(i.headBottom, scale(i.axis, 0.022))]),
-      tube('top tube', 'frame', 0.038, [i.topAtSeat, i.topAtHead]),
+      tube('down tube', 'frame', b.tubeSizes.down, i.downLine),
+      tube('top tube', 'frame', b.tubeSizes.top, i.topLine),
       tube('rocker', 'frame', 0.024, [rockerTail, rocker, ...(where === 'inTriangle' ? [rockerNose] : [])]),
     ],
   };
@@ -150,9 +244,9 @@ export function tandemFrame(b: FrameBase): FrameParts {
       tube('seat stay', 'behind', 0.016, [stokerTop, b.rearAxle]),
       tube('lateral', 'behind', 0.02, [add(i.headBottom, scale(i.axis, 0.05)), b.bracket]),
       tube('bottom tube', 'frame', 0.04, [b.bracket, captain]),
-      tube('down tube', 'frame', 0.036, [captain, add(i.headBottom, scale(i.axis, 0.022))]),
+      tube('down tube', 'frame', b.tubeSizes.down, i.downLine),
       tube('stoker’s top tube', 'frame', 0.029, [stokerTop, toward(captain, captainSeat, 0.9)]),
-      tube('top tube', 'frame', 0.03, [i.topAtSeat, i.topAtHead]),
+      tube('top tube', 'frame', b.tubeSizes.top, i.topLine),
       tube('captain’s seat tube', 'frame', 0.031, [captain, captainSeat]),
       tube('captain’s seat post', 'bar', 0.025, [captainSeat, add(captainSeat, scale(b.seatDir, 0.1))]),
     ],
@@ -177,8 +271,8 @@ export function longtailFrame(b: FrameBase): FrameParts {
         { x: b.bracket.x - 0.1, y: deckY },
         add(b.bracket, scale(b.seatDir, b.seatTubeM * 0.72)),
       ]),
-      tube('down tube', 'frame', 0.042, [b.bracket, add(i.headBottom, scale(i.axis, 0.022))]),
-      tube('top tube', 'frame', 0.032, [i.topAtSeat, i.topAtHead]),
+      tube('down tube', 'frame', b.tubeSizes.down, i.downLine),
+      tube('top tube', 'frame', b.tubeSizes.top, i.topLine),
     ],
   };
 }

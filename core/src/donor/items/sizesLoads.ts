@@ -1,4 +1,5 @@
-import { barShapes, handPlaces, shifterKinds, standKinds } from '../donor.ts';
+import { barShapes, frontCarriers, handPlaces, insideSchemes, shifterKinds, standKinds } from '../donor.ts';
+import type { Survey } from '../donor.ts';
 import { hasMainTriangle, isTrike, kindsWith, vehicleKinds } from '../kinds.ts';
 import { choice, figureOf, size, type SurveyItem } from './item.ts';
 
@@ -8,6 +9,10 @@ const notBoom = kindsWith((k) => !k.boom && k.words !== '');
 const seated = kindsWith((k) => k.seat === 'seat');
 const saddled = kindsWith((k) => k.seat === 'saddle');
 const trikes = vehicleKinds.filter(isTrike);
+const scheme =
+  (...wanted: string[]) =>
+  (s: Survey): boolean =>
+    [...wanted, 'all'].includes(s.insideScheme?.value ?? '');
 const hinged = kindsWith((k) => k.hinge);
 
 /** Bars and controls, lengths of the frame, masses and limits. */
@@ -135,6 +140,15 @@ export const sizeItems: readonly SurveyItem[] = [
     { figure: 'bar', kinds: seated },
   ),
 
+  choice(
+    'insideScheme',
+    'inside',
+    'How you take the inside',
+    'Four sides are enough where the frame is plain. A diagonal or an angle settles the corner at the head; a tube that cannot be reached inside is taken from outside.',
+    'Three lengths leave one corner open, and a pack’s gap hangs on it.',
+    insideSchemes,
+    { figure: 'inside', kinds: triangle },
+  ),
   size(
     'seatSide',
     'inside',
@@ -167,6 +181,118 @@ export const sizeItems: readonly SurveyItem[] = [
     800,
     [],
     { figure: 'inside', kinds: triangle },
+  ),
+  size(
+    'headSide',
+    'inside',
+    'Inside, head tube',
+    'Along the head tube, between the corners where the upper and the down tube meet it; 0 where they meet each other first.',
+    'It opens or closes the far corner, where a pack slides off.',
+    0,
+    300,
+    [50, 30, 90],
+    { figure: 'inside', kinds: triangle },
+  ),
+  size(
+    'headDiagonal',
+    'inside',
+    'Diagonal, bracket to upper head corner',
+    'Inside, from the corner at the bracket straight across to the upper corner at the head.',
+    'Settles the head’s corner better than any side.',
+    200,
+    900,
+    [],
+    { figure: 'inside', kinds: triangle, when: scheme('diagonals') },
+  ),
+  size(
+    'seatDiagonal',
+    'inside',
+    'Diagonal, seat tube corner to lower head corner',
+    'Inside, from the corner at the top of the seat tube to the lower corner at the head.',
+    'With the other diagonal it shows a slip of the tape.',
+    150,
+    900,
+    [],
+    { figure: 'inside', kinds: triangle, when: scheme('diagonals') },
+  ),
+  figureOf(
+    'seatDownAngle',
+    'inside',
+    'Angle, seat to down tube',
+    'Angle finder on both tubes at the bracket; the difference of two readings does.',
+    'A degree here is nearly a centimetre at the head.',
+    'angle',
+    0.5,
+    1.6,
+    [],
+    { figure: 'angle', tool: 'angle finder', kinds: triangle, when: scheme('angles') },
+  ),
+  figureOf(
+    'seatTopAngle',
+    'inside',
+    'Angle, seat to upper tube',
+    'Angle finder on both tubes, inside the frame.',
+    'It says how the upper tube slopes over the pack.',
+    'angle',
+    0.8,
+    2.4,
+    [],
+    { figure: 'angle', tool: 'angle finder', kinds: triangle, when: scheme('angles') },
+  ),
+  size(
+    'seatOutside',
+    'inside',
+    'Outside, crank centre to top of the joint',
+    'Along the seat tube, from the crank’s centre to the upper edge of the upper tube.',
+    'Stands in for the inside where a bag or bracket is in the way.',
+    150,
+    800,
+    [],
+    { figure: 'tubeLength', kinds: triangle, when: scheme('outside') },
+  ),
+  size(
+    'topOutside',
+    'inside',
+    'Outside, upper tube',
+    'Along its upper edge, from the seat tube’s front to the head tube.',
+    'Stands in for the inside where a bag or bracket is in the way.',
+    150,
+    800,
+    [],
+    { figure: 'tubeLength', kinds: triangle, when: scheme('outside') },
+  ),
+  size(
+    'downOutside',
+    'inside',
+    'Outside, down tube',
+    'From the crank’s centre along the tube to where its lower edge meets the head tube.',
+    'Stands in for the inside where a bag or bracket is in the way.',
+    200,
+    900,
+    [],
+    { figure: 'tubeLength', kinds: triangle, when: scheme('outside') },
+  ),
+  size(
+    'topTubeDiameter',
+    'inside',
+    'Upper tube across',
+    'Caliper over the tube, midway.',
+    'Straps go round it, and outside lengths are taken over it.',
+    12,
+    60,
+    [28.6, 31.8],
+    { figure: 'round', tool: 'caliper', kinds: triangle },
+  ),
+  size(
+    'tubeSag',
+    'inside',
+    'Bow of the main tube',
+    'A string from the shell to the head along the tube’s upper side; the greatest gap between string and tube. A tube that bows upward is minus.',
+    'A straight rail on a bowed tube rocks or hangs in the air.',
+    -120,
+    260,
+    [60, 100],
+    { figure: 'inside', kinds: notBoom, when: (s) => s.downTubeShape?.value === 'curved' },
   ),
   size(
     'seatTubeLength',
@@ -316,6 +442,27 @@ export const sizeItems: readonly SurveyItem[] = [
     120,
     [10, 18, 25],
     { figure: 'plate' },
+  ),
+  choice(
+    'frontCarrier',
+    'loads',
+    'Carrier in front',
+    'Look: a basket or rack over the front wheel, or none.',
+    'A basket is a place for a battery only where it does not turn with the bar, or where it is light.',
+    frontCarriers,
+    { figure: 'plate', kinds: saddled },
+  ),
+  figureOf(
+    'basketLimit',
+    'loads',
+    'Front carrier’s limit',
+    'Stamped on it, or in its leaflet.',
+    'A basket’s stays were reckoned for bread.',
+    'mass',
+    1,
+    60,
+    [5, 10],
+    { figure: 'plate', when: (s) => s.frontCarrier !== undefined && s.frontCarrier.value !== 'none' },
   ),
   figureOf(
     'seatLimit',

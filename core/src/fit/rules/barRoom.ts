@@ -1,53 +1,8 @@
-import type { Survey } from '../../donor/donor.ts';
+import { barLayout } from '../../layout/planView.ts';
 import type { KitRule } from '../rule.ts';
 import { amount, phrase } from '../../quantity/format.ts';
 import { ruleFigure } from '../rule.ts';
 import { askFor, kitRule, remedy } from '../say.ts';
-
-/** What things take of a bar, m. Source: project, common controls measured. */
-const TAKES = {
-  lever: 0.022,
-  leverWithShifter: 0.05,
-  trigger: 0.03,
-  twist: 0.075,
-  thumb: 0.018,
-  bell: 0.02,
-} as const;
-
-/** One thing on the bar, with its length along it, from the end inward. */
-interface OnBar {
-  what: string;
-  lengthM: number;
-}
-
-/** What sits on one side of the bar with a kit fitted. */
-function onBar(survey: Survey, side: 'left' | 'right', kit: Parameters<KitRule['judge']>[1]): OnBar[] {
-  const out: OnBar[] = [];
-  const grip = survey.gripLength?.value ?? 0.13;
-  const shifter = survey[side === 'left' ? 'leftShifter' : 'rightShifter']?.value;
-  const lever = survey[side === 'left' ? 'leftLever' : 'rightLever']?.value;
-  const controls = kit.controls;
-  const throttleHere = side === 'right' && controls !== undefined && controls.throttleKind !== 'none';
-  if (throttleHere && controls.throttleKind === 'twist') {
-    out.push(
-      { what: 'twist throttle', lengthM: controls.throttleM },
-      { what: 'grip, cut', lengthM: Math.max(0.09, grip - controls.throttleM) },
-    );
-  } else {
-    out.push({ what: 'grip', lengthM: grip });
-    if (throttleHere) out.push({ what: 'thumb throttle', lengthM: controls.throttleM });
-  }
-  if (shifter === 'twist') out.push({ what: 'twist shifter', lengthM: TAKES.twist });
-  if (lever !== undefined && lever !== 'none')
-    out.push({ what: 'brake lever', lengthM: lever === 'withShifter' ? TAKES.leverWithShifter : TAKES.lever });
-  if (shifter === 'trigger') out.push({ what: 'trigger shifter', lengthM: TAKES.trigger });
-  if (shifter === 'thumb') out.push({ what: 'thumb shifter', lengthM: TAKES.thumb });
-  if (side === 'left' && controls) {
-    if (controls.keypadM > 0) out.push({ what: 'keypad', lengthM: controls.keypadM });
-    out.push({ what: 'bell', lengthM: TAKES.bell });
-  }
-  return out;
-}
 
 function barRoom(side: 'left' | 'right'): KitRule {
   const barItem = side === 'left' ? 'barLeft' : 'barRight';
@@ -74,7 +29,7 @@ function barRoom(side: 'left' | 'right'): KitRule {
           phrase`The kit’s data does not list its controls.`,
           askFor('the length of throttle and keypad along the bar'),
         );
-      const things = onBar(build.donor.survey, side, kit);
+      const things = barLayout(build.donor.survey, side, kit);
       const sum = things.reduce((total, t) => total + t.lengthM, 0);
       const list = things.map((t) => `${t.what} ${Math.round(t.lengthM * 1000)}`).join(', ');
       say.because(ruleFigure('Laid out from the end, mm', list), ruleFigure('Together', amount(sum, 'size')));

@@ -4,6 +4,7 @@ import { tyreRadius } from '../../quantity/tyre.ts';
 import { axleLoads } from '../../safety/axleLoads.ts';
 import { amount, phrase } from '../../quantity/format.ts';
 import { ruleFigure } from '../rule.ts';
+import { packMass } from './packPlace.ts';
 import { kitRule, remedy } from '../say.ts';
 
 /** Friction of a tyre on wet tar and on loose ground. Source: project. */
@@ -18,9 +19,10 @@ export const frontGrip = kitRule(
     uses: ['wheelbase', 'rearWheelShare', 'frontTyre'],
     source: 'docs/models.md, traction: the grade takes load off the front wheel.',
   },
-  ({ build, geometry, steepest }, kit, say) => {
+  (context, kit, say) => {
+    const { build, geometry, steepest } = context;
     if (kit.hub?.place !== 'front') return null;
-    const loads = axleLoads(build, geometry, kit, 3);
+    const loads = axleLoads(build, geometry, kit, packMass(context));
     say.need('wheelbase');
     say.look('rearWheelShare');
     const angle = Math.atan(steepest);

@@ -1,5 +1,7 @@
 import { amount, phrase } from '../../quantity/format.ts';
 import { partData } from '../rule.ts';
+import { tubePlaces } from '../../parts/part.ts';
+import { chosenPlacement } from './packPlace.ts';
 import { packRule, remedy } from '../say.ts';
 
 /** A pack's rail on the frame's bosses, or its clamps round a tube. */
@@ -8,22 +10,29 @@ export const packBosses = packRule(
     id: 'pack-bosses',
     words: 'Rail on the bosses',
     group: 'pack',
-    uses: ['bosses', 'bossSpacing', 'bossThreads', 'downTubeDiameter'],
+    uses: ['bosses', 'bossSpacing', 'bossDown', 'bossSeat', 'bossThreads', 'downTubeDiameter', 'seatTubeDiameter'],
     source: 'Rail holes are slotted for one spacing; without bosses a rail wants clamps of the tube’s size.',
     fitCritical: true,
   },
-  ({ build, geometry }, pack, _kit, say) => {
-    if (!geometry.triangle || !pack.places.some((p) => p === 'downTube' || p === 'seatTube')) return null;
-    if (build.choice.packPlace === 'rack' || build.choice.packPlace === 'box') return null;
-    const bosses = say.need('bosses');
+  (context, pack, _kit, say) => {
+    if (!tubePlaces.includes(chosenPlacement(context, pack).place)) return null;
+    const { place, lies } = chosenPlacement(context, pack);
+    const bossed = place === 'downTube' || place === 'seatTube';
+    const bosses = bossed ? say.need('bosses') : 'none';
     if (bosses === undefined)
       return say.open('Bosses not looked for', phrase`The rail bolts to bottle bosses, or is clamped.`);
-    if (bosses !== 'none' && pack.railHolesM) {
+    if (pack.form === 'bag')
+      return say.fits(
+        'Straps hold the bag',
+        phrase`Three straps round the tube with rubber under them; no boss is needed.`,
+      );
+    if ((bosses === 'both' || bosses === place) && pack.railHolesM && lies?.fixing !== 'clamps') {
       const spacing = say.need('bossSpacing');
       const sound = say.need('bossThreads');
+      const first = say.need(place === 'downTube' ? 'bossDown' : 'bossSeat');
       const { spacing: holes, slot } = pack.railHolesM;
       say.because(partData('Rail’s holes', amount(holes, 'size')), partData('Slots allow', amount(slot, 'size')));
-      if (spacing === undefined || sound === undefined)
+      if (spacing === undefined || sound === undefined || first === undefined)
         return say.open(
           'Bosses not measured',
           phrase`The rail’s holes are ${amount(holes, 'size')} apart, with ${amount(slot, 'size')} of slot.`,
@@ -51,14 +60,20 @@ export const packBosses = packRule(
         );
       return say.fits(
         'The rail bolts to the bosses',
-        phrase`${amount(spacing, 'size')} apart; a third fixing with a clamp carries a pack over 2.5 kg better.`,
+        phrase`${amount(spacing, 'size')} apart, the lower ${amount(first, 'size')} up the tube; a third fixing with a clamp carries a pack over 2.5 kg better.`,
       );
     }
-    const tubeAcross = say.need('downTubeDiameter');
+    const tubeAcross = say.need(
+      place === 'topTube'
+        ? 'topTubeDiameter'
+        : place === 'seatTube' || place === 'behindSeatTube'
+          ? 'seatTubeDiameter'
+          : 'downTubeDiameter',
+    );
     if (tubeAcross === undefined)
       return say.open(
-        'No bosses, and the tube not measured',
-        phrase`Without bosses the rail is clamped round the tube.`,
+        'Clamped, and the tube not measured',
+        phrase`The rail is clamped round the tube, and clamps come by its thickness.`,
       );
     const clamps = pack.clampTubesM;
     if (!clamps)

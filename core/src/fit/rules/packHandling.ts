@@ -1,5 +1,6 @@
 import { amount, phrase } from '../../quantity/format.ts';
 import { ruleFigure } from '../rule.ts';
+import { chosenPlacement } from './packPlace.ts';
 import { packRule, remedy } from '../say.ts';
 
 /** Where the pack sits by school, and what that does to handling. */
@@ -12,8 +13,10 @@ export const packHandling = packRule(
     source: 'Two schools: low and central steers as before; a rack comes off easily and bounces.',
     school: 'battery',
   },
-  ({ build, geometry }, pack, _kit, say) => {
-    const onRack = build.choice.packPlace === 'rack' || (build.choice.packPlace === null && !geometry.triangle);
+  (context, pack, _kit, say) => {
+    const { build, geometry } = context;
+    const { place } = chosenPlacement(context, pack);
+    const onRack = place === 'rack';
     say.because(
       ruleFigure('School', build.schools.battery === 'frame' ? 'in the frame' : 'on the rack'),
       ruleFigure('Triangle', geometry.triangle ? 'there is one' : 'none'),
@@ -30,6 +33,13 @@ export const packHandling = packRule(
         phrase`It bounces, and breaks the rack’s struts.`,
         remedy(phrase`In the frame, or in a bag.`),
       );
+    if (place === 'behindSeatTube' || place === 'seatBack' || place === 'underSeat')
+      return say.fits(
+        'Central, a little high',
+        phrase`Between the wheels, above the axles: little changes in the steering.`,
+      );
+    if (place === 'box' || place === 'trailer' || place === 'basket')
+      return say.fits('Out of the frame', phrase`Strap it so that it stays when the vehicle falls over.`);
     return say.fits(
       onRack ? 'On the rack' : 'Low and central',
       onRack ? phrase`Strap it as well as locking it.` : phrase`Handling stays much as it was.`,

@@ -1,5 +1,7 @@
 import { amount, phrase } from '../../quantity/format.ts';
 import { partData } from '../rule.ts';
+import { tubePlaces } from '../../parts/part.ts';
+import { chosenPlacement } from './packPlace.ts';
 import { packRule, remedy } from '../say.ts';
 
 /** A pack's width between the knees. */
@@ -11,9 +13,8 @@ export const packKnees = packRule(
     uses: ['kneeWidth'],
     source: 'Knees pass within a hand of the top tube; a pack wider than they leave is kicked at every turn.',
   },
-  ({ build, geometry }, pack, _kit, say) => {
-    if (!geometry.triangle || !pack.places.some((p) => p === 'downTube' || p === 'seatTube')) return null;
-    if (build.choice.packPlace === 'rack' || build.choice.packPlace === 'box') return null;
+  (context, pack, _kit, say) => {
+    if (!tubePlaces.includes(chosenPlacement(context, pack).place)) return null;
     const room = say.need('kneeWidth');
     say.because(partData('Pack’s width', amount(pack.outline.widthM, 'size')));
     if (room === undefined)
@@ -22,6 +23,11 @@ export const packKnees = packRule(
         phrase`The pack is ${amount(pack.outline.widthM, 'size')} wide.`,
       );
     const gap = (room - pack.outline.widthM) / 2;
+    if (gap < 0 && chosenPlacement(context, pack).lies?.tightest.obstacle !== 'knees')
+      return say.fits(
+        'Knees pass above the pack',
+        phrase`${amount(pack.outline.widthM, 'size')} wide where ${amount(room, 'size')} is left, but it lies clear of where the knees go.`,
+      );
     if (gap < 0)
       return say.rework(
         'Knees meet the pack',

@@ -1,4 +1,6 @@
 import { amount, phrase } from '../../quantity/format.ts';
+import { tubePlaces } from '../../parts/part.ts';
+import { chosenPlacement } from './packPlace.ts';
 import { packRule, remedy } from '../say.ts';
 
 /** Rails and clamps on a carbon frame. */
@@ -11,8 +13,9 @@ export const packMaterial = packRule(
     source: 'Carbon is crushed by clamps and its bosses are bonded in for a bottle’s weight.',
     school: 'carbon',
   },
-  ({ build, geometry }, pack, _kit, say) => {
-    if (!geometry.triangle || build.choice.packPlace === 'rack' || build.choice.packPlace === 'box') return null;
+  (context, pack, _kit, say) => {
+    const { build } = context;
+    if (!tubePlaces.includes(chosenPlacement(context, pack).place)) return null;
     const material = say.need('frameMaterial');
     if (material === undefined)
       return say.open('Frame material not checked', phrase`What may be clamped depends on what the tube is made of.`);

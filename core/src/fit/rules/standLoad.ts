@@ -1,4 +1,5 @@
 import { amount, phrase } from '../../quantity/format.ts';
+import { packMass } from './packPlace.ts';
 import { kitRule, remedy } from '../say.ts';
 
 /** The stand under the new weight. */
@@ -10,14 +11,16 @@ export const standLoad = kitRule(
     uses: ['stand', 'standLimit', 'vehicleMass'],
     source: 'A stand bears the vehicle, kit and battery, and whoever leans on it.',
   },
-  ({ build, geometry }, kit, say) => {
+  (context, kit, say) => {
+    const { build, geometry } = context;
+    const packKg = packMass(context).kg;
     if (geometry.pairedRear || geometry.pairedFront) return null;
     const stand = say.need('stand');
     const own = build.donor.survey.vehicleMass?.value;
     if (stand === undefined)
       return say.open(
         'Stand not looked at',
-        phrase`Kit and battery add ${amount(kit.massKg + 3, 'mass')} to what it bears.`,
+        phrase`Kit and battery add ${amount(kit.massKg + packKg, 'mass')} to what it bears.`,
       );
     if (stand === 'none')
       return say.rework(
@@ -28,7 +31,7 @@ export const standLoad = kitRule(
     const limit = say.need('standLimit');
     if (limit === undefined || own === undefined)
       return say.open('Stand’s limit not known', phrase`It will have to bear the vehicle with kit and battery.`);
-    const mass = own + kit.massKg + 3;
+    const mass = own + kit.massKg + packKg;
     if (mass > limit)
       return say.rework(
         'The stand bears less than it must',

@@ -4,6 +4,7 @@ import { tyreRadius } from '../../quantity/tyre.ts';
 import { axleLoads } from '../../safety/axleLoads.ts';
 import { amount, phrase } from '../../quantity/format.ts';
 import { ruleFigure } from '../rule.ts';
+import { packMass } from './packPlace.ts';
 import { kitRule, remedy } from '../say.ts';
 
 /** A strong drive at the rear on a steep start: whether the front wheel lifts. */
@@ -15,9 +16,10 @@ export const wheelLift = kitRule(
     uses: ['wheelbase', 'rearWheelShare', 'rearTyre'],
     source: 'Lifts when F·h > m·g·x·cosθ − m·g·sinθ·h, x from the rear contact; docs/models.md.',
   },
-  ({ build, geometry, steepest }, kit, say) => {
+  (context, kit, say) => {
+    const { build, geometry, steepest } = context;
     if (kit.hub?.place === 'front') return null;
-    const loads = axleLoads(build, geometry, kit, 3);
+    const loads = axleLoads(build, geometry, kit, packMass(context));
     say.need('wheelbase');
     const angle = Math.atan(steepest);
     const lowest = kit.mid ? Math.max(...(build.donor.survey.cogTeeth?.value ?? [28])) / kit.mid.ringTeeth : 1;

@@ -1,6 +1,7 @@
 import { axleLoads } from '../../safety/axleLoads.ts';
 import { amount, phrase } from '../../quantity/format.ts';
 import { partData, ruleFigure } from '../rule.ts';
+import { packMass } from './packPlace.ts';
 import { kitRule, remedy } from '../say.ts';
 
 /** Load on the driven wheel against its limit. */
@@ -12,8 +13,9 @@ export const wheelLoad = kitRule(
     uses: ['wheelLimit', 'rearWheelShare', 'vehicleMass', 'wheelbase'],
     source: 'Spokes break first at the loaded, driven wheel.',
   },
-  ({ build, geometry }, kit, say) => {
-    const loads = axleLoads(build, geometry, kit, 0);
+  (context, kit, say) => {
+    const { build, geometry } = context;
+    const loads = axleLoads(build, geometry, kit, packMass(context));
     const front = kit.hub?.place === 'front';
     const wheels = (front && geometry.pairedFront) || (!front && geometry.pairedRear) ? 2 : 1;
     const load = (front ? loads.frontKg : loads.rearKg) / wheels;

@@ -1,18 +1,30 @@
-import { Button, NativeSelect } from '@mantine/core';
-import { amount, amountText, packPlaceWords, type PackCandidate, type PackPlace } from '@sprocket/core';
+import { Button } from '@mantine/core';
+import { amount, amountText, AMPLE, packPlaceWords, type BuildPlan, type PackCandidate } from '@sprocket/core';
 import { Link, useParams } from 'react-router';
 import { buildActions } from '../../app/buildSlice.ts';
 import { usePlan } from '../../app/PlanProvider.tsx';
-import { useBuild, useSend, useUnits } from '../../app/store.ts';
-import { BikeDrawing } from '../../drawing/BikeDrawing.tsx';
+import { useApp, useBuild, useSend, useUnits } from '../../app/store.ts';
+import { uiActions, type PackView } from '../../app/uiSlice.ts';
 import { MiniBike } from '../../drawing/MiniBike.tsx';
+import { PackBoard } from '../../drawing/PackBoard.tsx';
+import type { Spot } from '../../drawing/PackOverlay.tsx';
 import { FindingLine, FindingList } from '../../ui/FindingList.tsx';
 import { OrderMark } from '../../ui/OrderMark.tsx';
 import { Say, Show } from '../../ui/Show.tsx';
 import { StageHead } from '../../ui/StageHead.tsx';
 import { VerdictMark } from '../../ui/Verdict.tsx';
 import { useKeepOwn, useScrollToHash } from '../drive/Drive.tsx';
+import { Answers } from './Answers.tsx';
+import { MakeSheet } from './MakeSheet.tsx';
+import { WeightSheet } from './WeightSheet.tsx';
+import { WheelSheet } from './WheelSheet.tsx';
 
+const viewWords: Record<PackView, string> = {
+  place: 'Where it goes',
+  weight: 'Weight',
+  wheels: 'Other wheels',
+  make: 'Drawings to make by',
+};
 const chemistryWords = { nmc: 'lithium NMC', lfp: 'iron phosphate', lead: 'lead-acid' };
 
 /** Which battery, and where it sits. */
@@ -20,52 +32,71 @@ export function PackStage() {
   const plan = usePlan();
   const build = useBuild();
   const send = useSend();
-  const { buildId = '' } = useParams();
   useScrollToHash();
-  const keepOwn = useKeepOwn();
-  const { pack, kit } = plan.chosen;
-  const chosen = plan.packs.find((p) => p.pack.id === pack?.id);
-  const most = Math.max(plan.neededRangeM * 1.3, ...plan.packs.map((p) => p.rangeM ?? 0));
+  const view = useApp((state) => state.ui.packView);
+  const { pack } = plan.chosen;
+  const { pack: laid } = plan.layout;
+  const put = (spot: Spot | null): void => {
+    send(
+      buildActions.chose({
+        field: 'choice.spot',
+        value: spot
+          ? { packPlace: spot.place, packSpot: { alongM: spot.alongM, turned: spot.turned, fixing: spot.fixing } }
+          : { packSpot: null },
+      }),
+    );
+  };
   return (
     <>
       <StageHead title="Pack">
         Which battery, and where it sits:{' '}
-        {pack && chosen ? (
+        {pack && laid ? (
           <>
             <strong className="marked">
-              {pack.name} {packPlaceWords[chosen.place]}
+              {pack.name} {packPlaceWords[laid.taken.place]}
             </strong>
           </>
         ) : (
           <strong className="marked">none chosen yet</strong>
         )}
       </StageHead>
-      <BikeDrawing plan={plan} layers={['parts']} sheet="sheet 4" />
-      {pack && pack.places.length > 1 ? (
-        <section className="card set-up" aria-labelledby="pack-setup">
-          <h2 id="pack-setup">Where it goes</h2>
-          <div className="fields">
-            <NativeSelect
-              label="Place"
-              value={build.choice.packPlace ?? ''}
-              data={[
-                { value: '', label: 'the best place' },
-                ...pack.places.map((value) => ({ value, label: packPlaceWords[value] })),
-              ]}
-              onChange={(event) =>
-                send(
-                  buildActions.chose({
-                    field: 'choice.place',
-                    value: {
-                      packPlace: event.currentTarget.value === '' ? null : (event.currentTarget.value as PackPlace),
-                    },
-                  }),
-                )
-              }
-            />
-          </div>
-        </section>
-      ) : null}
+      <PackBoard
+        key={view === 'weight' ? 'weight' : 'place'}
+        plan={plan}
+        onPut={put}
+        first={view === 'weight' ? 'masses' : 'gaps'}
+      />
+      <div className="walk" role="group" aria-label="Parts of the pack’s work">
+        {(Object.keys(viewWords) as PackView[]).map((v) => (
+          <button
+            key={v}
+            type="button"
+            className="leg"
+            aria-pressed={v === view}
+            onClick={() => send(uiActions.packViewed(v))}
+          >
+            {viewWords[v]}
+          </button>
+        ))}
+      </div>
+      {view === 'weight' ? <WeightSheet /> : null}
+      {view === 'wheels' ? <WheelSheet /> : null}
+      {view === 'make' ? <MakeSheet /> : null}
+      {view === 'place' ? <PackPlaces {...{ plan, put, byHand: build.choice.packSpot !== null }} /> : null}
+    </>
+  );
+}
+
+/** Ways the chosen pack can lie, what is found of it, and every other pack as it sits in this frame. */
+function PackPlaces({ plan, put, byHand }: { plan: BuildPlan; put: (spot: Spot | null) => void; byHand: boolean }) {
+  const { pack, kit } = plan.chosen;
+  const send = useSend();
+  const keepOwn = useKeepOwn();
+  const { buildId = '' } = useParams();
+  const most = Math.max(plan.neededRangeM * 1.3, ...plan.packs.map((p) => p.rangeM ?? 0));
+  return (
+    <>
+      <Answers byHand={byHand} onPut={put} />
       {pack ? <OrderMark part={pack.id} name={pack.name} holding={plan.holdingBack.pack} /> : null}
       <FindingList
         title={pack ? `${pack.name} in this build` : 'In this build'}
@@ -91,7 +122,7 @@ export function PackStage() {
                 send(
                   buildActions.chose({
                     field: 'choice.pack',
-                    value: { packId: p.pack.id === pack?.id ? null : p.pack.id, packPlace: null },
+                    value: { packId: p.pack.id === pack?.id ? null : p.pack.id, packPlace: null, packSpot: null },
                   }),
                 );
               }}
@@ -141,6 +172,8 @@ function PackCard({
             <dd className="num">
               {placement.clearanceM === null ? (
                 '–'
+              ) : placement.clearanceM >= AMPLE - 0.001 ? (
+                'ample'
               ) : (
                 <Show value={amount(placement.clearanceM, 'size', units === 'metric' ? 0 : 2)} />
               )}

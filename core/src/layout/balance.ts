@@ -1,0 +1,171 @@
+import type { Build } from '../build.ts';
+import { GRAVITY } from '../constants.ts';
+import { commonFrame } from '../donor/common.ts';
+import { isProven } from '../donor/entry.ts';
+import type { DonorGeometry, Point } from '../donor/geometry.ts';
+import type { Kit, Pack } from '../parts/part.ts';
+import { axleLoads, massPoints, type AxleLoads, type MassPoint } from '../safety/axleLoads.ts';
+
+/** Radii at which a trike's corner speed is shown, m. Source: docs/models.md. */
+export const CORNER_RADII = [3, 5, 10] as const;
+
+/** A limit with what stands against it, kg. */
+export interface LimitLine {
+  label: string;
+  loadKg: number;
+  /** Null where nobody has read it. */
+  limitKg: number | null;
+  proven: boolean;
+}
+
+/** Where the weight stands, before and with the kit. */
+export interface Balance {
+  points: MassPoint[];
+  before: AxleLoads;
+  now: AxleLoads;
+  /** On each wheel, kg: rear and front, paired wheels apart. */
+  perWheel: { label: string; beforeKg: number; nowKg: number }[];
+  /** Share of the load on the front, before and now. */
+  frontShare: { before: number; now: number };
+  limits: LimitLine[];
+  /** Deceleration at which it would tip over the front, before and now, m/s². */
+  tipsOverFront: { before: number; now: number };
+  /** Sideways: acceleration at which a trike lifts a wheel, and the speed that is on three radii, m/s; null on two wheels. */
+  tipsSideways: { before: number; now: number; cornerMs: { radiusM: number; before: number; now: number }[] } | null;
+  /** Changes in handling worth saying, as facts. */
+  handling: string[];
+}
+
+/** Distance from the foot of the centre of mass to the tipping axis of a trike, m. */
+export function tipDistance(g: DonorGeometry, xM: number): number {
+  const base = g.frontAxle.x - g.rearAxle.x;
+  const half = g.trackM / 2;
+  // Axis from the single wheel's contact to the outer paired wheel's; along x, the half-width grows evenly.
+  const fromSingle = g.pairedRear ? base - xM : xM;
+  const slope = half / base;
+  return (fromSingle * slope) / Math.sqrt(1 + slope * slope);
+}
+
+/**
+ * Load on each wheel, centre of mass, tipping and limits with and without the kit and pack.
+ * @param packAt middle of where the pack lies, m; null where it is not placed
+ * @returns plain figures in SI; positions good to a few centimetres, loads to about 5 kg unless weighed
+ */
+export function balanceOf(
+  build: Build,
+  g: DonorGeometry,
+  kit: Kit | null,
+  pack: Pack | null,
+  packAt: Point | null,
+): Balance {
+  const mass = { kg: pack?.massKg ?? 0, at: packAt };
+  const before = axleLoads(build, g, null, { kg: 0, at: null });
+  const now = axleLoads(build, g, kit, mass);
+  const base = g.frontAxle.x - g.rearAxle.x;
+  const rearWheels = g.pairedRear ? 2 : 1;
+  const frontWheels = g.pairedFront ? 2 : 1;
+  const { survey } = build.donor;
+  const front = (l: AxleLoads): number => (GRAVITY * (base - l.xM)) / l.hM;
+  const side = (l: AxleLoads): number => (GRAVITY * tipDistance(g, l.xM)) / l.hM;
+  const shift = now.xM - before.xM;
+  const rise = now.hM - before.hM;
+  const shares = { before: before.frontKg / before.totalKg, now: now.frontKg / now.totalKg };
+  const handling: string[] = [];
+  if (shares.now < 0.3 && shares.now < shares.before - 0.01)
+    handling.push('The front is light: steering wanders uphill and on a loose surface.');
+  if (shares.now > 0.62 && shares.now > shares.before + 0.01)
+    handling.push('The front is heavy: the rear slides first when braking hard.');
+  if (shift < -0.02) handling.push('The weight moves back: it turns in more slowly and wags when walked.');
+  if (shift > 0.02) handling.push('The weight moves forward: the bar is heavier at low speed.');
+  if (rise > 0.015) handling.push('The weight stands higher: it falls over sooner when parked or mounted.');
+  if (handling.length === 0) handling.push('Handling stays much as it was.');
+  const limit = (
+    label: string,
+    id: 'wheelLimit' | 'rackLimit' | 'standLimit' | 'loadLimit',
+    loadKg: number,
+  ): LimitLine => ({
+    label,
+    loadKg,
+    limitKg: survey[id]?.value ?? null,
+    proven: isProven(survey[id]),
+  });
+  const own = survey.vehicleMass?.value ?? commonFrame[build.donor.kind].vehicleMass;
+  const onRack = packAt !== null && Math.abs(packAt.y - g.rackDeck.from.y) < 0.16 && packAt.x < g.rackDeck.to.x + 0.05;
+  const rackLoad = (build.brief.panniers ? build.brief.cargoKg : 0) + (onRack && pack ? pack.massKg : 0);
+  return {
+    points: massPoints(build, g, kit, mass).filter((m) => m.kg > 0),
+    before,
+    now,
+    perWheel: [
+      {
+        label: rearWheels === 2 ? 'each rear wheel' : 'rear wheel',
+        beforeKg: before.rearKg / rearWheels,
+        nowKg: now.rearKg / rearWheels,
+      },
+      {
+        label: frontWheels === 2 ? 'each front wheel' : 'front wheel',
+        beforeKg: before.frontKg / frontWheels,
+        nowKg: now.frontKg / frontWheels,
+      },
+    ],
+    frontShare: shares,
+    limits: [
+      limit('All that moves', 'loadLimit', now.totalKg),
+      limit('Heavier wheel', 'wheelLimit', Math.max(now.rearKg / rearWheels, now.frontKg / frontWheels)),
+      ...(rackLoad > 0 ? [limit('Rack', 'rackLimit', rackLoad)] : []),
+      ...(g.trackM === 0 ? [limit('Stand, parked', 'standLimit', own + (kit?.massKg ?? 0) + (pack?.massKg ?? 0))] : []),
+    ],
+    tipsOverFront: { before: front(before), now: front(now) },
+    tipsSideways:
+      g.trackM > 0
+        ? {
+            before: side(before),
+            now: side(now),
+            cornerMs: CORNER_RADII.map((radiusM) => ({
+              radiusM,
+              before: Math.sqrt(side(before) * radiusM),
+              now: Math.sqrt(side(now) * radiusM),
+            })),
+          }
+        : null,
+    handling,
+  };
+}
+
+/** The vehicle's own weight, line by line, against a frozen beginning and a target. */
+export interface WeightBudget {
+  lines: { label: string; kg: number; frozen: boolean }[];
+  baselineKg: number;
+  frozenOn: string | null;
+  addedKg: number;
+  removedKg: number;
+  nowKg: number;
+  targetKg: number | null;
+}
+
+/** Added less removed since the beginning; the rider and what is carried do not belong to it. */
+export function weightBudget(build: Build, kit: Kit | null, pack: Pack | null): WeightBudget {
+  const { weights, donor, brief } = build;
+  const own = donor.survey.vehicleMass?.value ?? commonFrame[donor.kind].vehicleMass;
+  const frozen = weights.baseline;
+  const baselineKg = frozen?.kg ?? own;
+  const changes = [
+    ...weights.changes,
+    ...(kit ? [{ label: kit.name, kg: kit.massKg }] : []),
+    ...(pack ? [{ label: pack.name, kg: pack.massKg }] : []),
+  ];
+  const addedKg = changes.reduce((sum, c) => sum + Math.max(0, c.kg), 0);
+  const removedKg = changes.reduce((sum, c) => sum + Math.max(0, -c.kg), 0);
+  return {
+    lines: [
+      { label: frozen ? 'Vehicle as weighed' : 'Vehicle as it stands', kg: baselineKg, frozen: frozen !== null },
+      ...changes.map((c) => ({ ...c, frozen: false })),
+    ],
+    baselineKg,
+    frozenOn: frozen?.on ?? null,
+    addedKg,
+    removedKg,
+    nowKg: baselineKg + addedKg - removedKg,
+    targetKg: brief.massTargetKg,
+  };
+}

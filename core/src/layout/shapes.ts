@@ -1,0 +1,185 @@
+import { quickDecomp, makeCCW, removeCollinearPoints } from 'poly-decomp-es';
+import type { Point } from '../donor/frames/frame.ts';
+
+/**
+ * A convex shape grown by a radius: a circle is one point, a tube two, a pack's case a polygon. All room in a
+ * frame is made of these, because the distance between two is exact and quick.
+ */
+export interface Piece {
+  /** Convex, counter-clockwise; one point or two are allowed. m. */
+  points: readonly Point[];
+  radiusM: number;
+  /** Circle round it, to pass over pairs that are far apart. */
+  centre: Point;
+  reach: number;
+}
+
+/** A piece from points that are already convex and in order. */
+export function piece(points: readonly Point[], radiusM = 0): Piece {
+  let left = Infinity;
+  let right = -Infinity;
+  let low = Infinity;
+  let high = -Infinity;
+  for (const p of points) {
+    if (p.x < left) left = p.x;
+    if (p.x > right) right = p.x;
+    if (p.y < low) low = p.y;
+    if (p.y > high) high = p.y;
+  }
+  const centre = { x: (left + right) / 2, y: (low + high) / 2 };
+  let reach = 0;
+  for (const p of points) reach = Math.max(reach, Math.hypot(p.x - centre.x, p.y - centre.y));
+  return { points, radiusM, centre, reach: reach + radiusM };
+}
+
+/** Pieces of a chain of tube: one a run. */
+export function chainPieces(points: readonly Point[], radiusM: number): Piece[] {
+  return points.slice(1).map((p, i) => piece([points[i] as Point, p], radiusM));
+}
+
+/** Convex hull of points, counter-clockwise (monotone chain). */
+export function hull(points: readonly Point[]): Point[] {
+  const sorted = [...points].sort((a, b) => a.x - b.x || a.y - b.y);
+  if (sorted.length < 3) return sorted;
+  const ring = [...halfHull(sorted), ...halfHull(sorted.reverse())];
+  // All on one line: its two ends say it all.
+  return ring.length >= 3 ? ring : ring.slice(0, 2);
+}
+
+function halfHull(list: readonly Point[]): Point[] {
+  const out: Point[] = [];
+  for (const p of list) {
+    while (out.length >= 2) {
+      const a = out[out.length - 2] as Point;
+      const b = out[out.length - 1] as Point;
+      if ((b.x - a.x) * (p.y - a.y) - (b.y - a.y) * (p.x - a.x) > 1e-15) break;
+      out.pop();
+    }
+    out.push(p);
+  }
+  out.pop();
+  return out;
+}
+
+/** A piece together with everything it passes over when it is moved straight by a vector. Exact: both are convex. */
+export function swept(p: Piece, by: Point): Piece {
+  return piece(hull([...p.points, ...p.points.map((q) => ({ x: q.x + by.x, y: q.y + by.y }))]), p.radiusM);
+}
+
+/** The convex pieces of any simple outline. */
+export function convexPieces(outline: readonly Point[]): Piece[] {
+  const ring = outline.map((p): [number, number] => [p.x, p.y]);
+  makeCCW(ring);
+  removeCollinearPoints(ring, 1e-4);
+  if (ring.length < 3) return [piece(hull(outline))];
+  return quickDecomp(ring).map((poly) => piece(poly.map(([x, y]) => ({ x, y }))));
+}
+
+/** Squared distance of a point from a segment. */
+function toSegment2(p: Point, a: Point, b: Point): number {
+  const ux = b.x - a.x;
+  const uy = b.y - a.y;
+  const long = ux * ux + uy * uy;
+  let t = long > 0 ? ((p.x - a.x) * ux + (p.y - a.y) * uy) / long : 0;
+  if (t < 0) t = 0;
+  else if (t > 1) t = 1;
+  const dx = p.x - a.x - ux * t;
+  const dy = p.y - a.y - uy * t;
+  return dx * dx + dy * dy;
+}
+
+/** Greatest gap between two convex shapes along the outward normals of the first's edges. */
+function alongNormals(a: readonly Point[], b: readonly Point[]): number {
+  let best = -Infinity;
+  const n = a.length;
+  // A segment has two sides, and its ends close it too: both are taken by walking there and back.
+  for (let i = 0; i < n; i++) {
+    const p = a[i] as Point;
+    const q = a[(i + 1) % n] as Point;
+    const dx = q.x - p.x;
+    const dy = q.y - p.y;
+    const long = Math.sqrt(dx * dx + dy * dy);
+    if (long < 1e-12) continue;
+    const nx = dy / long;
+    const ny = -dx / long;
+    let least = Infinity;
+    for (const r of b) {
+      const d = (r.x - p.x) * nx + (r.y - p.y) * ny;
+      if (d < least) least = d;
+    }
+    if (least > best) best = least;
+  }
+  return best;
+}
+
+function nearest2(a: readonly Point[], b: readonly Point[]): number {
+  let best = Infinity;
+  const n = b.length;
+  for (const p of a) {
+    if (n === 1) {
+      const q = b[0] as Point;
+      best = Math.min(best, (p.x - q.x) ** 2 + (p.y - q.y) ** 2);
+      continue;
+    }
+    for (let i = 0; i < (n === 2 ? 1 : n); i++) {
+      const d = toSegment2(p, b[i] as Point, b[(i + 1) % n] as Point);
+      if (d < best) best = d;
+    }
+  }
+  return best;
+}
+
+/**
+ * Gap between two pieces, m; below zero, how far one must be moved to come free. Exact to rounding.
+ * Moving either by d changes it by no more than d, which is what the search for a place rests on.
+ */
+export function gapBetween(a: Piece, b: Piece): number {
+  const apart = Math.max(alongNormals(a.points, b.points), alongNormals(b.points, a.points));
+  // Two tubes in one line overlap by no normal of theirs; their distance says whether they do.
+  const thin = a.points.length <= 2 && b.points.length <= 2 && apart > -1e-12;
+  if (apart <= 0 && apart > -Infinity && !thin) return apart - a.radiusM - b.radiusM;
+  const d = Math.sqrt(Math.min(nearest2(a.points, b.points), nearest2(b.points, a.points)));
+  return d - a.radiusM - b.radiusM;
+}
+
+/** The least a gap can be, from the circles round two pieces. */
+export function gapAtLeast(a: Piece, b: Piece): number {
+  const dx = a.centre.x - b.centre.x;
+  const dy = a.centre.y - b.centre.y;
+  return Math.sqrt(dx * dx + dy * dy) - a.reach - b.reach;
+}
+
+/** Nearest points of two pieces that are apart, on their outer faces; for the drawing of a gap. */
+export function gapLine(a: Piece, b: Piece): { from: Point; to: Point } {
+  let best = Infinity;
+  let from = a.points[0] as Point;
+  let to = b.points[0] as Point;
+  const tryPair = (p: Point, ring: readonly Point[], swap: boolean): void => {
+    const n = ring.length;
+    for (let i = 0; i < (n <= 2 ? 1 : n); i++) {
+      const q = nearestOn(p, ring[i] as Point, ring[(i + 1) % n] as Point);
+      const d = Math.hypot(p.x - q.x, p.y - q.y);
+      if (d < best) {
+        best = d;
+        from = swap ? q : p;
+        to = swap ? p : q;
+      }
+    }
+  };
+  for (const p of a.points) tryPair(p, b.points, false);
+  for (const p of b.points) tryPair(p, a.points, true);
+  const d = Math.hypot(to.x - from.x, to.y - from.y) || 1e-9;
+  const u = { x: (to.x - from.x) / d, y: (to.y - from.y) / d };
+  return {
+    from: { x: from.x + u.x * a.radiusM, y: from.y + u.y * a.radiusM },
+    to: { x: to.x - u.x * b.radiusM, y: to.y - u.y * b.radiusM },
+  };
+}
+
+function nearestOn(p: Point, a: Point, b: Point): Point {
+  const ux = b.x - a.x;
+  const uy = b.y - a.y;
+  const long = ux * ux + uy * uy;
+  const t = long > 0 ? Math.max(0, Math.min(1, ((p.x - a.x) * ux + (p.y - a.y) * uy) / long)) : 0;
+  return { x: a.x + ux * t, y: a.y + uy * t };
+}

@@ -1,0 +1,134 @@
+import { useElementSize } from '@mantine/hooks';
+import { amount, amountText, tipDistance, type BuildPlan } from '@sprocket/core';
+import { useUnits } from '../app/store.ts';
+
+/** The vehicle from above: wheels, frame, pack and bar, with the tipping triangle of a trike. */
+export function FromAbove({ plan }: { plan: BuildPlan }) {
+  const { ref, width, height } = useElementSize();
+  const units = useUnits();
+  const g = plan.drawing.geometry;
+  const { fromAbove, balance } = plan.layout;
+  const size = { width: width || 780, height: height || 390 };
+  const xs = fromAbove.flatMap((s) => s.points.map((p) => p.x));
+  const zs = fromAbove.flatMap((s) => s.points.map((p) => p.z));
+  const left = Math.min(...xs) - 0.12;
+  const right = Math.max(...xs) + 0.12;
+  const half = Math.max(...zs.map(Math.abs)) + 0.12;
+  const px = Math.max((right - left) / size.width, (2 * half) / (size.height - 24));
+  const w = size.width * px;
+  const h = size.height * px;
+  const x0 = (left + right) / 2 - w / 2;
+  const y0 = -h / 2 - 8 * px;
+  const d = (points: readonly { x: number; z: number }[], close: boolean): string =>
+    points.map((p, i) => `${i === 0 ? 'M' : 'L'}${p.x} ${p.z}`).join('') + (close ? 'Z' : '');
+  const base = g.frontAxle.x - g.rearAxle.x;
+  const com = balance.now.xM;
+  const single = g.pairedRear ? base : 0;
+  const paired = g.pairedRear ? 0 : base;
+  const t = g.trackM / 2;
+  return (
+    <figure className="drawing drawing-tall" aria-label="Your vehicle from above, to scale">
+      <div className="drawing-sheet" ref={ref}>
+        <svg
+          viewBox={`${x0} ${y0} ${w} ${h}`}
+          width={size.width}
+          height={size.height}
+          role="img"
+          aria-label="Plan view"
+        >
+          <line
+            x1={x0}
+            x2={x0 + w}
+            y1={0}
+            y2={0}
+            className="middle-line"
+            strokeWidth={0.8 * px}
+            strokeDasharray={`${14 * px} ${4 * px} ${3 * px} ${4 * px}`}
+          />
+          {fromAbove.map((s) =>
+            s.kind === 'tube' || s.kind === 'bar' || (s.kind === 'crank' && s.thickM) ? (
+              <g key={s.id}>
+                <path d={d(s.points, false)} className="tube-edge-above" strokeWidth={(s.thickM ?? 0.02) + 2 * px} />
+                <path
+                  d={d(s.points, false)}
+                  className="tube-body-above"
+                  strokeWidth={Math.max((s.thickM ?? 0.02) - 0.4 * px, 0.3 * px)}
+                />
+              </g>
+            ) : (
+              <path key={s.id} d={d(s.points, true)} className={`above above-${s.kind}`} strokeWidth={1.6 * px} />
+            ),
+          )}
+          {g.trackM > 0 ? (
+            <>
+              <path
+                d={`M${single} 0L${paired} ${-t}L${paired} ${t}Z`}
+                className="tip-triangle"
+                strokeWidth={1.4 * px}
+                strokeDasharray={`${7 * px} ${4 * px}`}
+              />
+              <Along
+                px={px}
+                from={{ x: paired, z: -t }}
+                to={{ x: paired, z: t }}
+                text={`track ${amountText(amount(g.trackM, 'size', 0), units)}`}
+                out={(g.pairedRear ? -1 : 1) * 46}
+              />
+              <text
+                x={com}
+                y={-0.03}
+                fontSize={12 * px}
+                textAnchor="middle"
+                className="above-text"
+                strokeWidth={4 * px}
+              >
+                {amountText(amount(tipDistance(g, com), 'size', 0), units)} to the edge it tips over
+              </text>
+            </>
+          ) : null}
+          <g className="centre" transform={`translate(${com} 0)`}>
+            <circle r={8 * px} strokeWidth={1.6 * px} />
+            <path
+              d={`M0 0V${-8 * px}A${8 * px} ${8 * px} 0 0 1 ${8 * px} 0ZM0 0V${8 * px}A${8 * px} ${8 * px} 0 0 1 ${-8 * px} 0Z`}
+              className="centre-quarter"
+            />
+          </g>
+        </svg>
+      </div>
+      <figcaption className="title-block">
+        <span>from above, forward is right</span>
+        <span>widths not measured are common ones</span>
+        <span>sheet 4b</span>
+      </figcaption>
+    </figure>
+  );
+}
+
+function Along({
+  px,
+  from,
+  to,
+  text,
+  out,
+}: {
+  px: number;
+  from: { x: number; z: number };
+  to: { x: number; z: number };
+  text: string;
+  out: number;
+}) {
+  const x = from.x + out * px;
+  return (
+    <g className="dimension-above">
+      <path d={`M${from.x} ${from.z}H${x}M${to.x} ${to.z}H${x}M${x} ${from.z}V${to.z}`} strokeWidth={px} />
+      <text
+        transform={`translate(${x - 6 * px} ${(from.z + to.z) / 2}) rotate(-90)`}
+        fontSize={13 * px}
+        textAnchor="middle"
+        strokeWidth={4 * px}
+      >
+        {text}
+      </text>
+    </g>
+  );
+}
