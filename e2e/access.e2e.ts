@@ -4,6 +4,7 @@ import { axeFindings, leg, press, setDevice, startApp, visit, type App } from '.
 const views = [
   '/',
   '/settings',
+  '/kinds',
   '/build/demo-mixte/brief',
   '/build/demo-mixte/donor',
   '/build/demo-mixte/drive',
@@ -53,9 +54,23 @@ describe('every view, light and dark, wide and narrow', () => {
     'Condition',
     'What follows',
     'Worth it',
+    'Photo and fittings',
   ]) {
     it(`the survey’s “${words}”: axe finds nothing, nothing spills`, async () => {
       await visit(app, '/build/demo-lockkeeper/donor');
+      await leg(app.page, words);
+      for (const device of devices) {
+        await setDevice(app.page, device);
+        expect(await axeFindings(app.page), device.name).to.deep.equal([]);
+        const spill = await app.page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
+        expect(spill, device.name).to.be.at.most(0);
+      }
+    });
+  }
+
+  for (const words of ['Weight', 'Other wheels', 'Drawings to make by']) {
+    it(`the pack’s “${words}”: axe finds nothing, nothing spills`, async () => {
+      await visit(app, '/build/demo-trike/pack');
       await leg(app.page, words);
       for (const device of devices) {
         await setDevice(app.page, device);

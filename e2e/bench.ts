@@ -115,6 +115,58 @@ for (const [path, label, list] of [['/build/demo-box/gearing', 'a ring', 'Ring']
     `median ${(warm[Math.floor(warm.length / 2)] ?? NaN).toFixed(0)} ms, worst of ${warm.length} ${(warm.at(-1) ?? NaN).toFixed(0)} ms`,
   );
 }
+// Dragging the pack along its tube: time between frames while the hand moves at every one of them.
+for (const build of ['demo-mixte', 'demo-lockkeeper'] as const) {
+  await visit(app, `/build/${build}/pack`);
+  const held = await app.page.waitForSelector('.pack-held');
+  const box = await held?.boundingBox();
+  if (!box) throw new Error('no pack');
+  await app.page.tracing.start({ categories: ['devtools.timeline', 'disabled-by-default-devtools.timeline'] });
+  const middle = { x: box.x + box.width / 2, y: box.y + box.height / 2 };
+  const frames = await app.page.evaluate(
+    async (x, y) => {
+      const pack = document.querySelector<SVGGElement>('.pack-held');
+      if (!pack) throw new Error('no pack');
+      const send = (type: string, dx: number): void => {
+        pack.dispatchEvent(
+          new PointerEvent(type, {
+            bubbles: true,
+            pointerId: 1,
+            clientX: x + dx,
+            clientY: y - dx * 0.6,
+            isPrimary: true,
+          }),
+        );
+      };
+      pack.setPointerCapture = () => undefined;
+      send('pointerdown', 0);
+      const gaps: number[] = [];
+      let last = performance.now();
+      for (let i = 0; i < 180; i++) {
+        send('pointermove', 40 * Math.sin(i / 12));
+        const now = await new Promise<number>((r) => requestAnimationFrame(r));
+        gaps.push(now - last);
+        last = now;
+      }
+      send('pointercancel', 0);
+      return gaps.slice(5);
+    },
+    middle.x,
+    middle.y,
+  );
+  const trace = JSON.parse(new TextDecoder().decode(await app.page.tracing.stop())) as {
+    traceEvents: { name: string; dur?: number }[];
+  };
+  const tasks = trace.traceEvents
+    .filter((e) => e.name === 'FunctionCall' || e.name === 'RunTask')
+    .map((e) => (e.dur ?? 0) / 1000);
+  const sorted = [...frames].sort((a, b) => a - b);
+  const mean = frames.reduce((a, b) => a + b, 0) / frames.length;
+  say(
+    `dragging the pack, ${build}`,
+    `${(1000 / mean).toFixed(0)} frames a second; 95th percentile ${(sorted[Math.floor(sorted.length * 0.95)] ?? NaN).toFixed(1)} ms a frame; longest task traced ${Math.max(...tasks).toFixed(0)} ms`,
+  );
+}
 // The band after typing stops: from the last key to the first drawn answer and to the whole of it.
 {
   await visit(app, '/build/demo-mixte/brief');

@@ -361,7 +361,7 @@ function planLayout(context: FitContext, kit: Kit | null, pack: Pack | null, mot
       ? { lies: controller.lies, outline: outlineOf(controller.shape, controller.lies), airy: controller.airy }
       : null,
     leads: kit ? leadsOf(geometry, kit, laid, controller) : [],
-    balance: balanceOf(build, geometry, kit, pack, taken?.lies ? middleOf(taken.outline) : null),
+    balance: balanceOf(build, geometry, kit, pack, taken?.lies ? middleOf(taken.outline) : null, taken?.place ?? null),
     budget: weightBudget(build, kit, pack),
     wheels:
       rear || front ? wheelChange(build.donor, geometry, rear ?? geometry.rearTyre, front ?? geometry.frontTyre) : null,

@@ -3,7 +3,7 @@ import { GRAVITY } from '../constants.ts';
 import { commonFrame } from '../donor/common.ts';
 import { isProven } from '../donor/entry.ts';
 import type { DonorGeometry, Point } from '../donor/geometry.ts';
-import type { Kit, Pack } from '../parts/part.ts';
+import type { Kit, Pack, PackPlace } from '../parts/part.ts';
 import { axleLoads, massPoints, type AxleLoads, type MassPoint } from '../safety/axleLoads.ts';
 
 /** Radii at which a trike's corner speed is shown, m. Source: docs/models.md. */
@@ -49,6 +49,7 @@ export function tipDistance(g: DonorGeometry, xM: number): number {
 /**
  * Load on each wheel, centre of mass, tipping and limits with and without the kit and pack.
  * @param packAt middle of where the pack lies, m; null where it is not placed
+ * @param place what carries the pack
  * @returns plain figures in SI; positions good to a few centimetres, loads to about 5 kg unless weighed
  */
 export function balanceOf(
@@ -57,6 +58,7 @@ export function balanceOf(
   kit: Kit | null,
   pack: Pack | null,
   packAt: Point | null,
+  place: PackPlace | null,
 ): Balance {
   const mass = { kg: pack?.massKg ?? 0, at: packAt };
   const before = axleLoads(build, g, null, { kg: 0, at: null });
@@ -90,8 +92,7 @@ export function balanceOf(
     proven: isProven(survey[id]),
   });
   const own = survey.vehicleMass?.value ?? commonFrame[build.donor.kind].vehicleMass;
-  const onRack = packAt !== null && Math.abs(packAt.y - g.rackDeck.from.y) < 0.16 && packAt.x < g.rackDeck.to.x + 0.05;
-  const rackLoad = (build.brief.panniers ? build.brief.cargoKg : 0) + (onRack && pack ? pack.massKg : 0);
+  const rackLoad = (build.brief.panniers ? build.brief.cargoKg : 0) + (place === 'rack' && pack ? pack.massKg : 0);
   return {
     points: massPoints(build, g, kit, mass).filter((m) => m.kg > 0),
     before,

@@ -11,6 +11,12 @@ export const router = createBrowserRouter([
     hydrateFallbackElement: <p className="wait">Opening…</p>,
   },
   {
+    path: '/kinds',
+    lazy: async () => ({ Component: (await import('../stages/library/Kinds.tsx')).Kinds }),
+    errorElement: <Lost />,
+    hydrateFallbackElement: <p className="wait">Drawing…</p>,
+  },
+  {
     path: '/build/:buildId',
     lazy: async () => ({ Component: (await import('./BuildSheet.tsx')).BuildSheet }),
     errorElement: <Lost />,

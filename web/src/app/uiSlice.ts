@@ -5,7 +5,8 @@ import type { FigureId, Finding, SurveyGroup, SurveyItemId, UnitSystem } from '@
 export type Explained = { kind: 'figure'; id: FigureId } | { kind: 'finding'; finding: Finding };
 
 /** Which leg of the survey is on the Donor stage. */
-export type DonorView = SurveyGroup | 'next' | 'quick' | 'condition' | 'derived' | 'worth' | 'frame-corners';
+export type DonorView =
+  SurveyGroup | 'next' | 'quick' | 'condition' | 'derived' | 'worth' | 'frame-corners' | 'inside-drawn';
 
 /** Which leg of the pack's work is on the Pack stage. */
 export type PackView = 'place' | 'weight' | 'wheels' | 'make';

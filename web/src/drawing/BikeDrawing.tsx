@@ -35,6 +35,8 @@ interface BikeDrawingProps {
   overlay?: ((sheet: Sheet) => ReactNode) | undefined;
   /** What stands along the sheet's head. */
   tools?: ReactNode;
+  /** Without a title block, for many on a page. */
+  plain?: boolean;
 }
 
 /** The donor to scale, from its own measurements, with what each stage writes on it. */
@@ -48,6 +50,7 @@ export function BikeDrawing({
   look,
   overlay,
   tools,
+  plain = false,
 }: BikeDrawingProps) {
   const { ref, width, height } = useElementSize();
   const g = geometry ?? plan.drawing.geometry;
@@ -190,15 +193,17 @@ export function BikeDrawing({
           {overlay?.(s)}
         </svg>
       </div>
-      <figcaption className="title-block">
-        <span>
-          1 : {scale} here, grid {amountText(amount(0.1, 'size'), units)}
-        </span>
-        <span>
-          {plan.progress.proven} of {plan.progress.total} measured
-        </span>
-        <span>{sheetName}</span>
-      </figcaption>
+      {plain ? null : (
+        <figcaption className="title-block">
+          <span>
+            1 : {scale} here, grid {amountText(amount(0.1, 'size'), units)}
+          </span>
+          <span>
+            {plan.progress.proven} of {plan.progress.total} measured
+          </span>
+          <span>{sheetName}</span>
+        </figcaption>
+      )}
       {g.problem ? <p className="drawing-problem">{g.problem}</p> : null}
     </figure>
   );

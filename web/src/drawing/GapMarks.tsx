@@ -14,7 +14,7 @@ import {
 } from '@sprocket/core';
 
 /** Gaps worth drawing, m. */
-const DRAWN_BELOW = 0.12;
+const DRAWN_BELOW = 0.075;
 
 interface Gap {
   id: string;
@@ -43,7 +43,7 @@ function gapsOf(room: Room, mount: Mount, shape: LoadShape, placement: Pick<Plac
       }
     if (best) out.push(best);
   }
-  return out.sort((a, b) => a.gapM - b.gapM).slice(0, 4);
+  return out.sort((a, b) => a.gapM - b.gapM).slice(0, 3);
 }
 
 /** The tightest gaps of a pack, each as a line with its length, the tightest heavy. */

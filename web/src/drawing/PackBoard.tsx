@@ -73,20 +73,21 @@ export function PackBoard({
     [g, travel, share, playing],
   );
   const look = useMemo((): Look | undefined => {
-    if (zoom === 1) return undefined;
     // Closer on the pack, or on the frame's middle where there is none.
     const at = pack?.taken.lies ? pack.taken.outline : [g.bracket, g.headBottom, g.seatTop];
     const x = at.reduce((sum, p) => sum + p.x, 0) / at.length;
     const y = at.reduce((sum, p) => sum + p.y, 0) / at.length;
     const whole = sheetFor(g, { width: 800, height: 400 });
     const centre = { x: whole.left + whole.width / 2, y: whole.top - whole.height / 2 };
+    // Masses stand above the saddle: the sheet steps back to take them in.
+    if (zoom === 1) return layers.includes('masses') ? { zoom: 0.8, x: centre.x, y: centre.y + 0.13 } : undefined;
     const pull = 1 - 1 / zoom;
     return {
       zoom,
       x: centre.x + (x - centre.x) * Math.min(1, pull * 1.6),
       y: centre.y + (y - centre.y) * Math.min(1, pull * 1.6),
     };
-  }, [zoom, pack, g]);
+  }, [zoom, pack, g, layers]);
   const has = (layer: Layer): boolean => layers.includes(layer);
   const ghosts = useMemo((): Placement[] => {
     if (!pack || !layers.includes('others')) return [];

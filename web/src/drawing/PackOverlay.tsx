@@ -20,7 +20,7 @@ import {
   type Point,
   type Tightest,
 } from '@sprocket/core';
-import { useEffect, useId, useMemo, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
+import { useEffect, useId, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import { useUnits } from '../app/store.ts';
 import { pathOf, type Sheet } from './frame.ts';
 import { GapMarks } from './GapMarks.tsx';
@@ -67,7 +67,6 @@ export function PackOverlay({ plan, sheet, off, showGaps, ghosts, onPut }: PackO
   const box = useRef<SVGGElement>(null);
   const [held, setHeld] = useState<Spot | null>(null);
   const grip = useRef<{ acrossM: number } | null>(null);
-  const trials = useMemo(() => new Map<string, Trial>(), [room, pack?.shape]);
   // What was held is where the plan now puts it: from here the plan speaks.
   useEffect(() => {
     if (grip.current === null) setHeld(null);
@@ -81,12 +80,7 @@ export function PackOverlay({ plan, sheet, off, showGaps, ghosts, onPut }: PackO
   const mount = room.mounts.find((m) => m.place === spot.place);
   if (!mount) return null;
   const lying = spot.turned ? turned(shape) : shape;
-  const trialFor = (m: Mount, turn: boolean): Trial => {
-    const key = `${m.place} ${turn}`;
-    let trial = trials.get(key);
-    if (!trial) trials.set(key, (trial = new Trial(room, m, turn ? turned(shape) : shape)));
-    return trial;
-  };
+  const trialFor = (m: Mount, turn: boolean): Trial => new Trial(room, m, turn ? turned(shape) : shape);
   const pose = poseAt(mount, lying, spot.alongM);
   const judged: { clearanceM: number; tightest: Tightest } = held
     ? trialFor(mount, spot.turned).along(spot.alongM)

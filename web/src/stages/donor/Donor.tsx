@@ -26,6 +26,7 @@ import { Condition } from './Condition.tsx';
 import { Derived } from './Derived.tsx';
 import { FreeFrameEditor } from './FreeFrameEditor.tsx';
 import { HowTo } from './HowTo.tsx';
+import { InsideSheet } from './InsideSheet.tsx';
 import { SurveyField } from './SurveyField.tsx';
 import { TwoAnswers } from './TwoAnswers.tsx';
 import { useMeasureNext, WhatNext } from './WhatNext.tsx';
@@ -130,6 +131,7 @@ export function DonorStage() {
           done={looked}
           of={conditionItemsFor(donor.kind).length}
         />
+        <Walk to="inside-drawn" view={view} show={show} words="Photo and fittings" />
         {donor.kind === 'homeBuilt' ? (
           <Walk to="frame-corners" view={view} show={show} words="Frame by its corners" />
         ) : null}
@@ -146,6 +148,8 @@ export function DonorStage() {
             <Derived sizes={plan.derived} onItem={goTo} />
           ) : view === 'worth' ? (
             <WorthSheet worth={plan.worth} />
+          ) : view === 'inside-drawn' ? (
+            <InsideSheet />
           ) : view === 'frame-corners' ? (
             <FreeFrameEditor />
           ) : (
@@ -170,7 +174,12 @@ export function DonorStage() {
             </section>
           )}
         </div>
-        {howTo && view !== 'worth' && view !== 'condition' && view !== 'derived' && view !== 'frame-corners' ? (
+        {howTo &&
+        view !== 'worth' &&
+        view !== 'condition' &&
+        view !== 'derived' &&
+        view !== 'frame-corners' &&
+        view !== 'inside-drawn' ? (
           <HowTo id={howTo} next={lit !== howTo} />
         ) : null}
       </div>

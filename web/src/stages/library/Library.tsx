@@ -86,6 +86,9 @@ export function Library() {
             Measure a bike or trike, and see whether a kit goes on it, how far it carries you, how fast and how steep.
           </p>
         </div>
+        <Link to="/kinds" className="library-settings">
+          Kinds of vehicle
+        </Link>
         <Link to="/settings" className="library-settings">
           Settings
         </Link>

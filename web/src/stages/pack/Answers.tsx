@@ -74,9 +74,11 @@ function Answer({ answer, taken, onPut }: { answer: PackPlacement; taken: boolea
           </span>
         </p>
       ) : null}
-      <p className="answer-why">
-        <Say words={finding.why} />
-      </p>
+      {finding.verdict === 'fits' ? null : (
+        <p className="answer-why">
+          <Say words={finding.why} />
+        </p>
+      )}
       {finding.remedies[0] && finding.verdict !== 'fits' ? (
         <p className="answer-remedy">
           <Say words={finding.remedies[0].text} />

@@ -1,7 +1,17 @@
 import { Button, NativeSelect, Switch, TextInput } from '@mantine/core';
-import { clusterSchema, kitSchema, packSchema, parseTeeth, problemsOf, ringSchema, type Part } from '@sprocket/core';
+import {
+  clusterSchema,
+  kitSchema,
+  packSchema,
+  parseTeeth,
+  problemsOf,
+  ringSchema,
+  type Pack,
+  type Part,
+} from '@sprocket/core';
 import { useState } from 'react';
 import { AmountField } from '../../ui/AmountField.tsx';
+import { OutlineEditor } from './OutlineEditor.tsx';
 import { partFields, type PartField } from './partFields.ts';
 
 const schemas = { kit: kitSchema, pack: packSchema, ring: ringSchema, cluster: clusterSchema };
@@ -67,6 +77,12 @@ export function PartForm({
           />
         ))}
       </div>
+      {part.kind === 'pack' ? (
+        <OutlineEditor
+          pack={sheet as unknown as Pack}
+          onChange={(change) => setSheet((before) => ({ ...before, ...change }))}
+        />
+      ) : null}
       {loose.map(([path, message]) => (
         <p key={path} role="alert">
           <code>{path}</code> {message}

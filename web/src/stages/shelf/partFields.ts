@@ -62,6 +62,10 @@ export const partFields: Record<PartKind, PartField[]> = {
     { path: 'outline.heightM', label: 'Height off the tube', dimension: 'size' },
     { path: 'outline.widthM', label: 'Width', dimension: 'size' },
     { path: 'slideOffM', label: 'Slide-off travel', dimension: 'size' },
+    { path: 'form', label: 'Case', options: ['slab', 'wedge', 'brick', 'bag', 'tubeCase', 'custom'] },
+    { path: 'leaves', label: 'Leaves its rail', options: ['along', 'off', 'sideways'] },
+    { path: 'latchEnd', label: 'Latch at its end', options: ['low', 'high'] },
+    { path: 'plugAt', label: 'Plug at', options: ['side', 'low', 'high'] },
   ],
   ring: [
     ...common,
