@@ -15,7 +15,7 @@ interface Shot {
 }
 
 const shots: Shot[] = [
-  { name: 'kinds', path: '/kinds', height: 1240 },
+  { name: 'kinds', path: '/kinds', height: 1110 },
   { name: 'make', path: '/build/demo-lockkeeper/pack', height: 1150, click: '.walk .leg:nth-child(4)' },
   { name: 'builds', path: '/' },
   { name: 'brief', path: '/build/demo-mixte/brief' },

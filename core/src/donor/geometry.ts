@@ -126,6 +126,18 @@ function partsOf(donor: Donor, base: FrameBase): FrameParts {
  * @param statureM rider's height, m
  */
 export function donorGeometry(donor: Donor, statureM: number): DonorGeometry {
+  // What is frozen cannot change: its drawing is made once, and all that is placed on it is kept with it.
+  if (!Object.isFrozen(donor)) return drawDonor(donor, statureM);
+  let byStature = drawn.get(donor);
+  if (!byStature) drawn.set(donor, (byStature = new Map()));
+  let made = byStature.get(statureM);
+  if (!made) byStature.set(statureM, (made = drawDonor(donor, statureM)));
+  return made;
+}
+
+const drawn = new WeakMap<Donor, Map<number, DonorGeometry>>();
+
+function drawDonor(donor: Donor, statureM: number): DonorGeometry {
   const { kind, survey } = donor;
   const common = commonFrame[kind];
   const traits = kindTraits[kind];

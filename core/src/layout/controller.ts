@@ -53,6 +53,25 @@ export function placeController(
   kit: Kit,
   pack: { shape: LoadShape; lies: Placement } | null,
 ): ControllerPlacement | null {
+  if (kit.controller.place === 'in the motor') return null;
+  let byKit = found.get(room);
+  if (!byKit) found.set(room, (byKit = new WeakMap()));
+  let byPack = byKit.get(kit);
+  if (!byPack) byKit.set(kit, (byPack = new Map()));
+  const key = pack?.lies ?? null;
+  let made = byPack.get(key);
+  if (made === undefined) byPack.set(key, (made = findController(room, kit, pack)));
+  return made;
+}
+
+/** Kept with the room they were found in; rooms, kits and placements are never changed. */
+const found = new WeakMap<Room, WeakMap<Kit, Map<Placement | null, ControllerPlacement | null>>>();
+
+function findController(
+  room: Room,
+  kit: Kit,
+  pack: { shape: LoadShape; lies: Placement } | null,
+): ControllerPlacement | null {
   const shape = controllerShape(kit);
   if (!shape) return null;
   const taken: Room = pack

@@ -190,8 +190,19 @@ export function BikeDrawing({
             : null}
 
           {show('parts') && size.width > 560 && !look ? <PartCallOuts plan={plan} s={s} /> : null}
-          {overlay?.(s)}
         </svg>
+        {overlay ? (
+          <svg
+            className="overlay-sheet"
+            viewBox={`${s.left} ${-s.top} ${s.width} ${s.height}`}
+            width={size.width}
+            height={size.height}
+            role="group"
+            aria-label="On the drawing"
+          >
+            {overlay(s)}
+          </svg>
+        ) : null}
       </div>
       {plain ? null : (
         <figcaption className="title-block">

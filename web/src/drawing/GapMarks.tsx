@@ -4,14 +4,15 @@ import {
   bodyOf,
   gapLine,
   obstaclesFor,
-  turned,
   type LoadShape,
   type Mount,
+  type Obstacle,
   type Placement,
   type Point,
   type Room,
   type UnitSystem,
 } from '@sprocket/core';
+import { useMemo } from 'react';
 
 /** Gaps worth drawing, m. */
 const DRAWN_BELOW = 0.075;
@@ -23,12 +24,10 @@ interface Gap {
   gapM: number;
 }
 
-function gapsOf(room: Room, mount: Mount, shape: LoadShape, placement: Pick<Placement, 'pose' | 'turned'>): Gap[] {
+function gapsOf(around: readonly Obstacle[], shape: LoadShape, placement: Pick<Placement, 'pose' | 'turned'>): Gap[] {
   const body = bodyOf(shape, placement);
-  const lying = placement.turned ? turned(shape) : shape;
   const out: Gap[] = [];
-  for (const o of obstaclesFor(room, mount, lying)) {
-    if (o.id === 'ground') continue;
+  for (const o of around) {
     let best: Gap | null = null;
     for (const own of body)
       for (const other of o.pieces) {
@@ -62,9 +61,10 @@ export function GapMarks({
   px: number;
   units: UnitSystem;
 }) {
+  const around = useMemo(() => obstaclesFor(room, mount, shape).filter((o) => o.id !== 'ground'), [room, mount, shape]);
   return (
     <g className="gaps" aria-hidden="true">
-      {gapsOf(room, mount, shape, placement).map((g, i) => {
+      {gapsOf(around, shape, placement).map((g, i) => {
         const d = Math.hypot(g.to.x - g.from.x, g.to.y - g.from.y) || 1e-6;
         const n = { x: -(g.to.y - g.from.y) / d, y: (g.to.x - g.from.x) / d };
         const tick = (p: Point): string =>

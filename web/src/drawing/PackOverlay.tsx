@@ -20,7 +20,7 @@ import {
   type Point,
   type Tightest,
 } from '@sprocket/core';
-import { useEffect, useId, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
+import { useEffect, useId, useMemo, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import { useUnits } from '../app/store.ts';
 import { pathOf, type Sheet } from './frame.ts';
 import { GapMarks } from './GapMarks.tsx';
@@ -60,8 +60,20 @@ function nearestAlong(mount: Mount, p: Point): { alongM: number; awayM: number }
 }
 
 /** The chosen pack on the drawing: dragged along its rail or to another place, its gaps following as it goes. */
-export function PackOverlay({ plan, sheet, off, showGaps, ghosts, onPut }: PackOverlayProps) {
-  const { room, pack } = plan.layout;
+export function PackOverlay(props: PackOverlayProps) {
+  const { room, pack } = props.plan.layout;
+  const lies = pack?.taken.lies;
+  if (!pack || !lies || !room.mounts.some((m) => m.place === lies.place)) return null;
+  return <HeldPack {...props} room={room} pack={pack} lies={lies} />;
+}
+
+interface HeldPackProps extends PackOverlayProps {
+  room: BuildPlan['layout']['room'];
+  pack: NonNullable<BuildPlan['layout']['pack']>;
+  lies: Placement;
+}
+
+function HeldPack({ plan, sheet, off, showGaps, ghosts, onPut, room, pack, lies }: HeldPackProps) {
   const units = useUnits();
   const hatch = useId();
   const box = useRef<SVGGElement>(null);
@@ -71,19 +83,18 @@ export function PackOverlay({ plan, sheet, off, showGaps, ghosts, onPut }: PackO
   useEffect(() => {
     if (grip.current === null) setHeld(null);
   }, [plan]);
-  if (!pack?.taken.lies) return null;
   const { shape } = pack;
-  const { lies } = pack.taken;
   const placesOf = pack.places.map((p) => p.place);
   const mounts = room.mounts.filter((m) => placesOf.includes(m.place));
   const spot: Spot = held ?? { place: lies.place, alongM: lies.alongM, turned: lies.turned, fixing: lies.fixing };
-  const mount = room.mounts.find((m) => m.place === spot.place);
-  if (!mount) return null;
-  const lying = spot.turned ? turned(shape) : shape;
-  const trialFor = (m: Mount, turn: boolean): Trial => new Trial(room, m, turn ? turned(shape) : shape);
+  const mount = (room.mounts.find((m) => m.place === spot.place) ??
+    room.mounts.find((m) => m.place === lies.place)) as Mount;
+  const lying = useMemo(() => (spot.turned ? turned(shape) : shape), [shape, spot.turned]);
+  // Made ready once a hold: a move then only slides it.
+  const trial = useMemo(() => new Trial(room, mount, lying), [room, mount, lying]);
   const pose = poseAt(mount, lying, spot.alongM);
   const judged: { clearanceM: number; tightest: Tightest } = held
-    ? trialFor(mount, spot.turned).along(spot.alongM)
+    ? trial.along(spot.alongM)
     : { clearanceM: lies.clearanceM, tightest: lies.tightest };
   const outline = outlineOf(shape, { pose, turned: spot.turned }, off);
   const gone = shape.leaving ? outlineOf(shape, { pose, turned: spot.turned }, 1) : null;

@@ -14,8 +14,8 @@ const KEPT = [
   'paint-order',
 ];
 
-/** The drawing as a file of its own, with its colours written into it. */
-export function svgOf(svg: SVGSVGElement): string {
+/** A copy with its looks written into it. */
+function styled(svg: SVGSVGElement): SVGSVGElement {
   const copy = svg.cloneNode(true) as SVGSVGElement;
   const from = [svg, ...svg.querySelectorAll('*')];
   const to = [copy, ...copy.querySelectorAll('*')];
@@ -29,6 +29,15 @@ export function svgOf(svg: SVGSVGElement): string {
     }
     for (const name of ['class', 'tabindex', 'role']) twin.removeAttribute(name);
   });
+  return copy;
+}
+
+/** The drawing as a file of its own, with its colours written into it. */
+export function svgOf(svg: SVGSVGElement): string {
+  const copy = styled(svg);
+  // What lies on the overlaid sheet belongs to the drawing.
+  const over = svg.parentElement?.querySelector<SVGSVGElement>('.overlay-sheet');
+  if (over && over !== svg) copy.append(...styled(over).children);
   copy.setAttribute('xmlns', 'http://www.w3.org/2000/svg');
   const paper = document.createElementNS('http://www.w3.org/2000/svg', 'rect');
   const [x, y, w, h] = (copy.getAttribute('viewBox') ?? '0 0 1 1').split(' ');

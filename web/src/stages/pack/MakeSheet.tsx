@@ -17,6 +17,7 @@ import {
   type PrintScale,
   type SheetDrawing,
 } from '@sprocket/core';
+import { getNonce } from 'get-nonce';
 import { useMemo, useState } from 'react';
 import { createPortal } from 'react-dom';
 import { usePlan } from '../../app/PlanProvider.tsx';
@@ -193,7 +194,7 @@ function PrintJob({ drawing, paper, onDone }: { drawing: SheetDrawing; paper: Pa
         requestAnimationFrame(() => window.print());
       }}
     >
-      <style>{`@page { size: ${widthMm}mm ${heightMm}mm; margin: 0; }`}</style>
+      <style nonce={getNonce()}>{`@page { size: ${widthMm}mm ${heightMm}mm; margin: 0; }`}</style>
       {pages.map((svg, i) => (
         <div key={i} className="print-page" dangerouslySetInnerHTML={{ __html: svg }} />
       ))}

@@ -1,4 +1,4 @@
-import { Button, TextInput } from '@mantine/core';
+import { Button, NativeSelect, TextInput } from '@mantine/core';
 import { amount, type LimitLine } from '@sprocket/core';
 import { useState } from 'react';
 import { buildActions } from '../../app/buildSlice.ts';
@@ -126,6 +126,8 @@ function Budget() {
   const { weights, donor } = useBuild();
   const send = useSend();
   const [name, setName] = useState('');
+  const [way, setWay] = useState<'off' | 'on'>('off');
+  const [mass, setMass] = useState<number | null>(null);
   const weigh = (field: string, value: Partial<typeof weights>): void => {
     send(buildActions.weighed({ field: `weights.${field}`, value }));
   };
@@ -188,25 +190,48 @@ function Budget() {
       <div className="fields-tight budget-add">
         <TextInput
           size="xs"
-          label="Taken off or put on"
+          label="Part"
           placeholder="old rear wheel"
           value={name}
           maxLength={80}
           onChange={(event) => setName(event.currentTarget.value)}
         />
-        <AmountField
-          label="Mass, minus where taken off"
-          dimension="mass"
-          value={null}
-          min={-100}
-          max={100}
-          placeholder="-2.1 kg"
-          onValue={(si) => {
-            if (name.trim() === '') return;
-            const others = weights.changes.filter((c) => c.label !== name.trim());
-            weigh(`change.${name}`, { changes: [...others, { label: name.trim(), kg: si }] });
-          }}
+        <NativeSelect
+          size="xs"
+          label="It was"
+          value={way}
+          data={[
+            { value: 'off', label: 'taken off' },
+            { value: 'on', label: 'put on' },
+          ]}
+          onChange={(event) => setWay(event.currentTarget.value as 'off' | 'on')}
         />
+        <AmountField
+          label="Its mass"
+          dimension="mass"
+          value={mass}
+          min={0}
+          max={100}
+          placeholder="2.1 kg"
+          onValue={setMass}
+          onEmpty={() => setMass(null)}
+        />
+        <Button
+          size="compact-sm"
+          variant="default"
+          disabled={name.trim() === '' || mass === null}
+          onClick={() => {
+            if (mass === null) return;
+            const others = weights.changes.filter((c) => c.label !== name.trim());
+            weigh(`change.${name}`, {
+              changes: [...others, { label: name.trim(), kg: way === 'off' ? -mass : mass }],
+            });
+            setName('');
+            setMass(null);
+          }}
+        >
+          Note it
+        </Button>
         <Button
           size="compact-sm"
           variant="default"
