@@ -135,7 +135,9 @@ describe('every rule is reached', () => {
       }
       // Where a pack lies hangs on the vehicle, not on its brakes and gears.
       const laid =
-        build.donor.survey.clusterKind?.value === 'freewheel' && build.donor.survey.rearBrake?.value === 'rim';
+        build.donor.survey.clusterKind?.value === 'freewheel' &&
+        build.donor.survey.rearBrake?.value === 'rim' &&
+        ['diamond', 'stepThrough', 'boxBike', 'recumbent'].includes(build.donor.kind);
       for (const rule of packRules) {
         for (const pack of typical) {
           const kit = starterShelf.kits[2] ?? null;

@@ -561,6 +561,7 @@ describe('weight, wheels and leads', () => {
     expect(change.trailM.after).to.be.below(change.trailM.before);
     expect(change.crankM).to.be.below(0.17);
     expect(change.rearPadM).to.be.closeTo((0.622 - 0.559) / 2, 1e-9);
+    expect(change.toeGapM.after).to.be.greaterThan(change.toeGapM.before);
     const same = wheelChange(b.donor, g, g.rearTyre, g.frontTyre);
     expect(same.bracketHeightM.after).to.be.closeTo(same.bracketHeightM.before, 1e-12);
     expect(same.speedShare).to.equal(1);

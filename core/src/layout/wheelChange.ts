@@ -1,11 +1,13 @@
 import type { Donor } from '../donor/donor.ts';
-import type { DonorGeometry } from '../donor/geometry.ts';
+import type { DonorGeometry, Point } from '../donor/geometry.ts';
 import { tyreCircumference, tyreRadius, type TyreSize } from '../quantity/tyre.ts';
 
 /** Offset of a common fork's axle ahead of the steering axis, m. Source: project, common forks. */
 const FORK_OFFSET = 0.045;
 /** Pedal clearance that riders get used to, m; below it a pedal strikes in a lean. Source: workshop practice. */
 export const PEDAL_CLEARANCE_WANTED = 0.1;
+/** A shoe's toe ahead of the pedal's axle, m. Source: project, common shoes, ball of the foot on the axle. */
+const TOE_AHEAD = 0.09;
 /** Crank lengths that are sold, m. */
 const CRANKS_SOLD = [0.175, 0.1725, 0.17, 0.165, 0.16, 0.155, 0.152, 0.15, 0.145, 0.14, 0.127, 0.114] as const;
 
@@ -23,6 +25,8 @@ export interface WheelChange {
   bracketHeightM: Change;
   /** Pedal above the ground, crank down, m. */
   pedalClearanceM: Change;
+  /** Between a shoe's toe, crank level, and the front tyre, m; below zero they meet in a tight turn. */
+  toeGapM: Change;
   headAngleRad: Change;
   seatAngleShiftRad: number;
   /** Trail: how far the contact lies behind where the steering axis meets the ground, m. */
@@ -44,6 +48,11 @@ export interface WheelChange {
 /** Trail from wheel radius, head angle and fork offset. */
 export function trailOf(radiusM: number, headAngleRad: number, offsetM = FORK_OFFSET): number {
   return (radiusM * Math.cos(headAngleRad) - offsetM) / Math.sin(headAngleRad);
+}
+
+/** Crank's circle with a toe on it, against the front tyre. */
+function toeGap(bracket: Point, axle: Point, radiusM: number, crankM: number): number {
+  return Math.hypot(axle.x - bracket.x, axle.y - bracket.y) - crankM - TOE_AHEAD - radiusM;
 }
 
 /**
@@ -71,6 +80,10 @@ export function wheelChange(donor: Donor, g: DonorGeometry, rear: TyreSize, fron
     frontRadiusM: { before: g.frontRadiusM, after: newFront },
     bracketHeightM: { before: g.bracket.y, after: bracket },
     pedalClearanceM: { before: g.bracket.y - crank, after: bracket - crank },
+    toeGapM: {
+      before: toeGap(g.bracket, g.frontAxle, g.frontRadiusM, crank),
+      after: toeGap({ x: g.bracket.x, y: bracket }, { x: g.frontAxle.x, y: newFront }, newFront, crank),
+    },
     headAngleRad: { before: g.headAngleRad, after: head },
     seatAngleShiftRad: -pitch,
     trailM: { before: trailOf(g.frontRadiusM, g.headAngleRad), after: trailOf(newFront, head) },

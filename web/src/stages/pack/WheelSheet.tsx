@@ -29,6 +29,7 @@ export function WheelSheet() {
   const rows: [string, Change, Dimension][] = [
     ['Crank centre above the ground', change.bracketHeightM, 'size'],
     ['Pedal above the ground', change.pedalClearanceM, 'size'],
+    ['Toe to the front tyre', change.toeGapM, 'size'],
     ['Head angle', change.headAngleRad, 'angle'],
     ['Trail', change.trailM, 'size'],
     ['Rear wheel, once round', change.circumferenceM, 'size'],
@@ -109,6 +110,9 @@ export function WheelSheet() {
         ) : null}
         {change.rearRoomM !== null && change.rearRoomM < 0.004 ? (
           <li>The rear tyre leaves less than 4 mm each side in this frame.</li>
+        ) : null}
+        {change.toeGapM.after < 0 ? (
+          <li>Toes and the front tyre overlap: at walking pace a full turn with the crank forward throws the rider.</li>
         ) : null}
         {change.trailM.after < 0.03 || change.trailM.after > 0.085 ? (
           <li>Trail leaves the usual 30 to 85 mm: it will steer unlike a bicycle. Ride it slowly first.</li>
