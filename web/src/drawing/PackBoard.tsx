@@ -116,7 +116,7 @@ export function PackBoard({
                 key={layer}
                 type="button"
                 aria-pressed={has(layer)}
-                onClick={() => setLayers(has(layer) ? layers.filter((l) => l !== layer) : [...layers, layer])}
+                onClick={() => setLayers((on) => (on.includes(layer) ? on.filter((l) => l !== layer) : [...on, layer]))}
               >
                 {layerWords[layer]}
               </button>
