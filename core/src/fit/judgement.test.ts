@@ -137,7 +137,12 @@ describe('guesses, overrides, orders and schools', () => {
       const told = (side: string): string =>
         JSON.stringify(
           [...builds, steelDisc, lead, fast, small].map((b) =>
-            planBuild({ ...b, schools: { ...b.schools, [id]: side } }, starterShelf)
+            // What was not chosen is not asked here.
+            planBuild({ ...b, schools: { ...b.schools, [id]: side } }, starterShelf, {
+              kits: [],
+              families: [],
+              packs: [],
+            })
               .findings.filter((f) => f.school === id || f.rule === 'wheel-size')
               .map((f) => [f.rule, f.verdict, f.title]),
           ),

@@ -6,10 +6,10 @@ import { planBuild } from '../plan.ts';
 import { typedSurvey, type Typed } from '../../test/typed.ts';
 import type { Verdict } from './finding.ts';
 
-/** Where packs lie is proved beside the layout; two of them are enough here. */
+/** Where packs lie is proved beside the layout; one of them is enough here. */
 const shelf = {
   ...starterShelf,
-  packs: starterShelf.packs.filter((p) => ['kettle-36-13', 'hearth-48-20-lfp'].includes(p.id)),
+  packs: starterShelf.packs.filter((p) => p.id === 'kettle-36-13'),
 };
 
 /**

@@ -163,7 +163,7 @@ const near = (mount: Mount, all: readonly Dense[]): Dense[] => {
 const dense = (obstacles: readonly Obstacle[]): Dense[] =>
   obstacles
     .filter((o) => o.id !== 'ground')
-    .map((obstacle) => ({ obstacle, rim: obstacle.pieces.flatMap((p) => rim(p)) }));
+    .map((obstacle) => ({ obstacle, rim: obstacle.pieces.flatMap((p) => rim(p, 0.003)) }));
 
 /** Least signed distance of dense obstacles from a drawn outline. */
 function denseGap(outline: readonly Point[], around: readonly Dense[]): number {
