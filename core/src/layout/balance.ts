@@ -3,6 +3,7 @@ import { GRAVITY } from '../constants.ts';
 import { commonFrame } from '../donor/common.ts';
 import { isProven } from '../donor/entry.ts';
 import type { DonorGeometry, Point } from '../donor/geometry.ts';
+import type { Verdict } from '../fit/finding.ts';
 import type { Kit, Pack, PackPlace } from '../parts/part.ts';
 import { axleLoads, massPoints, type AxleLoads, type MassPoint } from '../safety/axleLoads.ts';
 
@@ -16,6 +17,18 @@ export interface LimitLine {
   /** Null where nobody has read it. */
   limitKg: number | null;
   proven: boolean;
+  /** Over it, near it (above nine tenths), within it; “measure” where it was not read or not proven. */
+  verdict: Verdict;
+}
+
+/** Share of a limit from which it is called near. Source: workshop practice. */
+const NEAR_LIMIT = 0.9;
+
+function againstLimit(loadKg: number, limitKg: number | null, proven: boolean): Verdict {
+  if (limitKg === null) return 'measure';
+  if (loadKg > limitKg) return 'stop';
+  if (loadKg > limitKg * NEAR_LIMIT) return 'rework';
+  return proven ? 'fits' : 'measure';
 }
 
 /** Where the weight stands, before and with the kit. */
@@ -90,6 +103,7 @@ export function balanceOf(
     loadKg,
     limitKg: survey[id]?.value ?? null,
     proven: isProven(survey[id]),
+    verdict: againstLimit(loadKg, survey[id]?.value ?? null, isProven(survey[id])),
   });
   const own = survey.vehicleMass?.value ?? commonFrame[build.donor.kind].vehicleMass;
   const rackLoad = (build.brief.panniers ? build.brief.cargoKg : 0) + (place === 'rack' && pack ? pack.massKg : 0);

@@ -516,8 +516,26 @@ describe('weight, wheels and leads', () => {
       const wheels = balance.perWheel.reduce((n, w) => n + w.nowKg * (w.label.startsWith('each') ? 2 : 1), 0);
       expect(wheels, kind).to.be.closeTo(now.totalKg, 1e-9);
       expect(balance.limits.find((l) => l.label === 'Rack')?.loadKg).to.be.at.least(own.massKg);
+      for (const l of balance.limits) expect(l.verdict, l.label).to.equal('measure');
       expect(balance.tipsSideways === null).to.equal(g.trackM === 0);
     }
+  });
+
+  it('a limit says stop over it, rework near it, fits within it, and never fits from memory', () => {
+    const at = (limit: number, from: 'measured' | 'recalled') =>
+      balanceOf(
+        build((x) => (x.donor.survey = { loadLimit: entry(limit, from) })),
+        donorGeometry(build().donor, 1.72),
+        null,
+        null,
+        null,
+        null,
+      ).limits[0]?.verdict;
+    const { totalKg } = balanceOf(build(), donorGeometry(build().donor, 1.72), null, null, null, null).now;
+    expect(at(totalKg - 1, 'measured')).to.equal('stop');
+    expect(at(totalKg + 1, 'measured')).to.equal('rework');
+    expect(at(totalKg * 1.5, 'measured')).to.equal('fits');
+    expect(at(totalKg * 1.5, 'recalled')).to.equal('measure');
   });
 
   it('a pack moved back loads the rear, and moved up tips sooner', () => {
@@ -565,6 +583,8 @@ describe('weight, wheels and leads', () => {
     const same = wheelChange(b.donor, g, g.rearTyre, g.frontTyre);
     expect(same.bracketHeightM.after).to.be.closeTo(same.bracketHeightM.before, 1e-12);
     expect(same.speedShare).to.equal(1);
+    expect(same.cautions).not.to.include.members(['padsMove']);
+    expect(change.cautions).to.include.members(['pedalsLow', 'cranksTooLong', 'padsMove']);
     // 700C, 73°, 45 mm of offset: 57 mm of trail, as any frame table has it.
     expect(trailOf(0.336, (73 * Math.PI) / 180) * 1000).to.be.closeTo(55.7, 0.5);
   });

@@ -424,8 +424,7 @@ function mountsOf(donor: Donor, g: DonorGeometry, trailer: boolean): Mount[] {
   if (g.seat && g.seat.length >= 6) {
     const [, , base, bend, , backTop] = g.seat as [Point, Point, Point, Point, Point, Point];
     put({ place: 'seatBack', name: 'the seat back', face: beside([bend, backTop], 0.012), side: 1, on: ['seat'] });
-    const [nose, mid] = g.seat as [Point, Point];
-    void nose;
+    const mid = g.seat[1] as Point;
     put({ place: 'underSeat', name: 'the seat, below', face: beside([base, mid], -0.012), side: -1, on: ['seat'] });
   } else if (!g.seat) {
     const under = add(g.saddle, { x: 0, y: -0.05 });

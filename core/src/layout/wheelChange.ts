@@ -43,6 +43,27 @@ export interface WheelChange {
   /** New tyre against the room that was measured: null where it was not. */
   rearRoomM: number | null;
   frontRoomM: number | null;
+  cautions: WheelCaution[];
+}
+
+/** What of a change wants care. */
+export type WheelCaution = 'pedalsLow' | 'cranksTooLong' | 'padsMove' | 'tyreTight' | 'toesMeetTyre' | 'oddTrail';
+
+/** Room a tyre wants each side, m, and trail that steers like a bicycle, m. Source: workshop practice. */
+const TYRE_ROOM_WANTED = 0.004;
+const TRAIL_USUAL = { least: 0.03, most: 0.085 };
+
+function cautionsOf(c: Omit<WheelChange, 'cautions'>, crankM: number): WheelCaution[] {
+  const low = c.pedalClearanceM.after < PEDAL_CLEARANCE_WANTED;
+  const tight = (room: number | null): boolean => room !== null && room < TYRE_ROOM_WANTED;
+  return [
+    ...(low ? (['pedalsLow'] as const) : []),
+    ...(low && c.crankM !== null && c.crankM < crankM ? (['cranksTooLong'] as const) : []),
+    ...(c.rearPadM !== 0 || c.frontPadM !== 0 ? (['padsMove'] as const) : []),
+    ...(tight(c.rearRoomM) || tight(c.frontRoomM) ? (['tyreTight'] as const) : []),
+    ...(c.toeGapM.after < 0 ? (['toesMeetTyre'] as const) : []),
+    ...(c.trailM.after < TRAIL_USUAL.least || c.trailM.after > TRAIL_USUAL.most ? (['oddTrail'] as const) : []),
+  ];
 }
 
 /** Trail from wheel radius, head angle and fork offset. */
@@ -75,7 +96,7 @@ export function wheelChange(donor: Donor, g: DonorGeometry, rear: TyreSize, fron
     const widest = donor.survey[id]?.value;
     return widest === undefined ? null : (widest - tyre.widthM) / 2;
   };
-  return {
+  const change = {
     rearRadiusM: { before: g.rearRadiusM, after: newRear },
     frontRadiusM: { before: g.frontRadiusM, after: newFront },
     bracketHeightM: { before: g.bracket.y, after: bracket },
@@ -95,4 +116,5 @@ export function wheelChange(donor: Donor, g: DonorGeometry, rear: TyreSize, fron
     rearRoomM: room('rearTyreRoom', rear),
     frontRoomM: room('frontTyreRoom', front),
   };
+  return { ...change, cautions: cautionsOf(change, crank) };
 }

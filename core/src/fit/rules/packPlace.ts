@@ -348,7 +348,7 @@ function gapSaid(
       why: phrase`The tightest gap ${where} comes out at ${amount(p.clearanceM, 'size', 0)} to ${p.tightest.name}${when}; ${amount(BATTERY_CLEARANCE_WANTED, 'size')} is wanted and the sizes are only good to ${band}${error.worst ? `, most of it from “${surveyItem(error.worst).label}”` : ''}.`,
       remedies: [...ask(), card],
     };
-  const wide = widthGuess(context, room, mount, pack);
+  const wide = widthGuess(room, mount, pack);
   if (wide) return wide;
   if (p.pose.hollowM > 0.004)
     return {
@@ -377,7 +377,7 @@ function lineKnown(context: FitContext): boolean {
 }
 
 /** A pack that only clears cranks or knees because they were never measured. */
-function widthGuess(context: FitContext, room: FrameRoom, mount: Mount, pack: Pack): Said | null {
+function widthGuess(room: FrameRoom, mount: Mount, pack: Pack): Said | null {
   if (!tubePlaces.includes(mount.place)) return null;
   const open = room.room.obstacles.filter(
     (o) =>
@@ -387,7 +387,6 @@ function widthGuess(context: FitContext, room: FrameRoom, mount: Mount, pack: Pa
   );
   const item = open[0]?.widthItem;
   if (!item) return null;
-  void context;
   return {
     verdict: 'measure',
     title: `Room beside ${open[0]?.name ?? ''} not measured`,

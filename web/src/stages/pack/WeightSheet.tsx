@@ -90,8 +90,7 @@ export function WeightSheet() {
 
 function Limit({ line }: { line: LimitLine }) {
   const share = line.limitKg === null ? null : line.loadKg / line.limitKg;
-  const state =
-    share === null ? 'measure' : share > 1 ? 'stop' : share > 0.9 ? 'rework' : line.proven ? 'fits' : 'measure';
+  const state = line.verdict;
   const words = {
     stop: 'over',
     rework: 'near it',

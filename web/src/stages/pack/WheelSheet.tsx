@@ -8,6 +8,7 @@ import {
   type Change,
   type Dimension,
   type TyreSize,
+  type WheelCaution,
 } from '@sprocket/core';
 import { useState } from 'react';
 import { buildActions } from '../../app/buildSlice.ts';
@@ -34,8 +35,7 @@ export function WheelSheet() {
     ['Trail', change.trailM, 'size'],
     ['Rear wheel, once round', change.circumferenceM, 'size'],
   ];
-  const low = change.pedalClearanceM.after < PEDAL_CLEARANCE_WANTED;
-  const crank = build.donor.survey.crankLength?.value ?? 0.17;
+  const says = (caution: WheelCaution): boolean => change.cautions.includes(caution);
   return (
     <section className="card" aria-labelledby="wheels-title">
       <h2 id="wheels-title">Wheels of another size</h2>
@@ -82,8 +82,8 @@ export function WheelSheet() {
           <Show value={amount(change.circumferenceM.after, 'size', 0)} />.
         </li>
         <li>
-          {low ? (
-            change.crankM !== null && change.crankM < crank ? (
+          {says('pedalsLow') ? (
+            change.crankM !== null && says('cranksTooLong') ? (
               <>
                 Pedals come within <Show value={amount(change.pedalClearanceM.after, 'size', 0)} /> of the ground:
                 cranks of <Show value={amount(change.crankM, 'size', 1)} /> keep{' '}
@@ -101,20 +101,18 @@ export function WheelSheet() {
             </>
           )}
         </li>
-        {change.rearPadM !== 0 || change.frontPadM !== 0 ? (
+        {says('padsMove') ? (
           <li>
             Rim brake pads would have to reach{' '}
             <Show value={amount(Math.max(change.rearPadM, change.frontPadM), 'size', 1)} /> further in: beyond about 10
             mm that takes a drop bolt, longer arms, or a disc.
           </li>
         ) : null}
-        {change.rearRoomM !== null && change.rearRoomM < 0.004 ? (
-          <li>The rear tyre leaves less than 4 mm each side in this frame.</li>
-        ) : null}
-        {change.toeGapM.after < 0 ? (
+        {says('tyreTight') ? <li>A tyre leaves less than 4 mm each side in its frame or fork.</li> : null}
+        {says('toesMeetTyre') ? (
           <li>Toes and the front tyre overlap: at walking pace a full turn with the crank forward throws the rider.</li>
         ) : null}
-        {change.trailM.after < 0.03 || change.trailM.after > 0.085 ? (
+        {says('oddTrail') ? (
           <li>Trail leaves the usual 30 to 85 mm: it will steer unlike a bicycle. Ride it slowly first.</li>
         ) : null}
       </ul>
