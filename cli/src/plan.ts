@@ -4,13 +4,17 @@ import {
   amountText,
   parseJson,
   phraseText,
-  planBuild,
+  judgeCandidates,
+  planChosen,
+  planContext,
   readBuild,
   starterShelf,
   verdictEdges,
   verdictWords,
+  wholePlan,
   type Build,
   type BuildPlan,
+  type PlanContext,
   type UnitSystem,
 } from '@sprocket/core';
 
@@ -24,7 +28,7 @@ const from = process.env.INIT_CWD ?? process.cwd();
 function report(build: Build, plan: BuildPlan): string {
   const lines: string[] = [`${build.name} (variant ${build.variant}): ${verdictWords[plan.verdict].toLowerCase()}`, ''];
   lines.push(`Kit   ${plan.chosen.kit?.name ?? 'none chosen'}`, `Pack  ${plan.chosen.pack?.name ?? 'none chosen'}`);
-  lines.push(`${plan.progress.proven} of ${plan.progress.total} survey items proven`, '');
+  lines.push(`${plan.donor.progress.proven} of ${plan.donor.progress.total} survey items proven`, '');
   lines.push(`Can it?      ${plan.can.words}. ${phraseText(plan.can.why, system)}`);
   lines.push(
     `Worth it?    ${plan.worth.words}${plan.worth.most === '' ? '' : `; weighs most: ${plan.worth.most.toLowerCase()}`}`,
@@ -45,7 +49,7 @@ function report(build: Build, plan: BuildPlan): string {
   lines.push('');
   for (const finding of plan.findings) {
     lines.push(
-      `${verdictWords[finding.verdict].toUpperCase().padEnd(8)} ${finding.title}  [${finding.area}]`,
+      `${verdictWords[finding.verdict].toUpperCase().padEnd(8)} ${finding.title}  [${finding.stage}]`,
       `         ${phraseText(finding.why, system)}`,
     );
     if (finding.override) lines.push(`         overridden ${finding.override.on}: ${finding.override.reason}`);
@@ -55,22 +59,22 @@ function report(build: Build, plan: BuildPlan): string {
   return lines.join('\n') + '\n';
 }
 
-/** The plan with, for each finding on what is chosen, what would change it. */
-function withEdges(build: Build, plan: BuildPlan) {
+/** The plan with, for each finding on what is chosen, what would change it; under the names its JSON has always had as well. */
+function asDocument(context: PlanContext, plan: BuildPlan) {
+  const { brief, donor, drive, pack, gearing } = plan;
   return {
     ...plan,
-    findings: plan.findings.map((f) =>
-      f.verdict === 'fits'
-        ? f
-        : {
-            ...f,
-            whatWouldChange: verdictEdges(build, starterShelf, {
-              rule: f.rule,
-              subject: f.subject ?? 'plan',
-              verdict: f.verdict,
-            }),
-          },
-    ),
+    ...brief,
+    ...donor,
+    gears: gearing.rows,
+    band: pack.band,
+    layout: pack.layout,
+    holdingBack: { kit: drive.holdingBack, pack: pack.holdingBack },
+    findings: plan.findings.map((f) => ({
+      ...f,
+      area: f.stage,
+      ...(f.verdict === 'fits' ? {} : { whatWouldChange: verdictEdges(context, f) }),
+    })),
   };
 }
 
@@ -94,10 +98,11 @@ for (const file of files) {
     process.exitCode = 2;
     continue;
   }
-  const plan = planBuild(read.value, starterShelf);
+  const context = planContext(read.value, starterShelf);
+  const plan = wholePlan(read.value, planChosen(context), judgeCandidates(context));
   process.stdout.write(
     asJson
-      ? JSON.stringify({ file, build: read.value.id, ...withEdges(read.value, plan) }) + '\n'
+      ? JSON.stringify({ file, build: read.value.id, ...asDocument(context, plan) }) + '\n'
       : report(read.value, plan),
   );
 }

@@ -1,8 +1,11 @@
 /** Speed of the core on one thread, printed. Nothing here passes or fails. */
 import { readFileSync } from 'node:fs';
 import {
+  type Build,
   cutRoute,
-  planBuild,
+  judgeCandidates,
+  planChosen,
+  planContext,
   readBuildFile,
   measureNext,
   rideJob,
@@ -66,13 +69,25 @@ for (const [name, label] of [
 for (const name of ['demo-mixte', 'demo-trike', 'demo-box', 'demo-lockkeeper', 'demo-gravel']) {
   const read = readBuildFile(readFileSync(new URL(`web/public/demo/builds/${name}.json`, root), 'utf8'));
   if (!read.ok) throw new Error(name);
-  say(`planBuild, ${read.value.name}`, `${median(() => planBuild(read.value, starterShelf)).toFixed(1)} ms`);
+  const fresh = (): Build => structuredClone(read.value);
+  say(
+    `the chosen plan, ${read.value.name}`,
+    `${median(() => planChosen(planContext(fresh(), starterShelf))).toFixed(1)} ms`,
+  );
+  say(
+    '  as one field is typed, the donor as it was',
+    `${median(() => planChosen(planContext({ ...read.value, name: 'x' }, starterShelf))).toFixed(1)} ms`,
+  );
+  say(
+    '  every candidate judged',
+    `${median(() => judgeCandidates(planContext(fresh(), starterShelf)), 15).toFixed(1)} ms`,
+  );
 }
 
 {
   const read = readBuildFile(readFileSync(new URL('web/public/demo/builds/demo-mixte.json', root), 'utf8'));
   if (!read.ok) throw new Error('mixte');
-  const ride = rideJob(read.value, starterShelf);
+  const ride = rideJob(planContext(read.value, starterShelf));
   if (!ride) throw new Error('no ride');
   const start = performance.now();
   const metres = runDraws(ride.job, 0, 200).reduce((sum, r) => sum + r.rangeM, 0);
@@ -81,7 +96,7 @@ for (const name of ['demo-mixte', 'demo-trike', 'demo-box', 'demo-lockkeeper', '
   say('  the same over two workers', `${((ms / metres) * 250 * 30_000).toFixed(0)} ms`);
   say(
     'what to measure next, Bookbinder’s mixte',
-    `${median(() => measureNext(read.value, starterShelf), 8).toFixed(0)} ms`,
+    `${median(() => measureNext(planContext(read.value, starterShelf)), 8).toFixed(0)} ms`,
   );
 }
 

@@ -150,3 +150,42 @@ export const BATTERY_CLEARANCE_WANTED = 0.005;
 export const TAPE_TOLERANCE = 0.003;
 /** Caliper reading error, m. Source: project. */
 export const CALIPER_TOLERANCE = 0.0002;
+
+/** Mass of a pack where none is chosen yet, kg. Source: project, a common one. */
+export const COMMON_PACK_MASS = 3;
+
+/** Nominal volts within this share below a controller's class still count as the same class. Source: project. */
+export const VOLTS_CLASS_WIDTH = 0.12;
+
+/** Sizing backwards: slowest speed a climb is still ridden at, m/s; below it a rider wobbles. Source: project. */
+export const CLIMB_AT_LEAST = 8 / 3.6;
+/** Share of its life's capacity that a pack is reckoned to have lost. Source: the trade. */
+export const AGEING = 0.2;
+/** Margin on power and torque asked. Source: project. */
+export const SIZING_MARGIN = 1.1;
+/** Volts over a motor's own at cruise, for sag and a pack half empty. Source: project, a sixth. */
+export const SAG_ALLOWANCE = 1.17;
+/** From the battery's terminals to the tyre, all losses. Source: project, a middling hub. */
+export const OVERALL_EFFICIENCY = 0.76;
+/** From a mid-drive's phase current to its ring: gears, and the share the controller holds. Source: project. */
+export const RING_TORQUE_SHARE = 0.86;
+/** Grade a steady climb is told for where the road has no hill worth the name. Source: project. */
+export const USUAL_HILL = 0.06;
+/** A road's steepest stretch below this is no hill. Source: project. */
+export const LEAST_HILL = 0.02;
+
+/** Highest speed at which brakes are judged, m/s. Source: project, 45 km/h. */
+export const BRAKES_JUDGED_TO = 12.5;
+/** Where a kit sets no limit of its own, speed at which its brakes are judged, m/s. Source: project. */
+export const UNLIMITED_SPEED = 12;
+
+/** Resistance of copper, Ω·mm²/m at 20 °C. Source: IEC 60228. */
+export const COPPER_OHM_MM2_PER_M = 0.0172;
+/** Volts lost in a cable, at most, as a share. Source: workshop practice. */
+export const CABLE_DROP_MOST = 0.03;
+/** A fuse is at least, and at most, so many times the battery limit. Source: workshop practice. */
+export const FUSE_AT_LEAST = 1.25;
+export const FUSE_AT_MOST = 1.5;
+
+/** Cadence at which a bigger ring is asked for, rpm: easy at cruise. Source: project. */
+export const EASY_TOP_CADENCE_RPM = 85;

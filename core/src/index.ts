@@ -1,74 +1,161 @@
-/** The core's one public entry. */
-export * from './build.ts';
-export * from './constants.ts';
-export * from './donor/derived.ts';
-export * from './donor/donor.ts';
-export * from './donor/entry.ts';
-export * from './donor/geometry.ts';
-export * from './donor/items/item.ts';
-export * from './donor/kinds.ts';
-export * from './donor/lookAlikes.ts';
-export * from './donor/survey.ts';
-export { commonFrame } from './donor/common.ts';
-export type { SurveyTool } from './donor/items/item.ts';
-export * from './drive/motor.ts';
-export * from './fit/finding.ts';
-export * from './fit/families.ts';
-export * from './fit/judge.ts';
-export * from './fit/measureNext.ts';
-export * from './fit/override.ts';
-export { ruleGroups, type RuleGroup, type RuleMeta } from './fit/rule.ts';
-export * from './fit/schools.ts';
-export * from './fit/verdictEdges.ts';
-export * from './fit/worth.ts';
-export * from './fit/rules/packPlace.ts';
-export * from './formats/buildFile.ts';
-export * from './formats/gpx.ts';
-export * from './formats/gpxWrite.ts';
-export * from './formats/photos.ts';
-export * from './formats/problems.ts';
-export * from './formats/dxf.ts';
-export * from './formats/svgOutline.ts';
-export * from './formats/svgSheet.ts';
-export { chainLength, lineOf, pointAlong } from './donor/frames/chains.ts';
-export type { InsideFit, Misfit } from './donor/inside.ts';
-export * from './layout/balance.ts';
-export * from './layout/controller.ts';
-export * from './layout/mounts.ts';
-export * from './layout/packShape.ts';
-export * from './layout/photo.ts';
-export * from './layout/place.ts';
-export * from './layout/planView.ts';
-export { midMotorPieces, type Mount, type Obstacle, type Room } from './layout/room.ts';
-export { gapLine, type Piece } from './layout/shapes.ts';
-export * from './layout/sheet.ts';
-export * from './layout/sideSheet.ts';
-export * from './layout/suspension.ts';
-export * from './layout/wheelChange.ts';
-export * from './pack/battery.ts';
-export * from './pack/life.ts';
-export * from './parts/part.ts';
-export * from './parts/shelf.ts';
-export * from './plan.ts';
-export * from './gearing/chain.ts';
-export * from './plan/figure.ts';
-export * from './plan/gearSheet.ts';
-export { neededRange } from './plan/needs.ts';
-export * from './plan/rideSheet.ts';
-export * from './plan/sizing.ts';
-export * from './plan/volts.ts';
-export * from './plan/whatChanges.ts';
-export * from './quantity/format.ts';
-export * from './quantity/parse.ts';
-export * from './quantity/tyre.ts';
-export * from './quantity/units.ts';
-export * from './ride/case.ts';
-export * from './ride/route.ts';
-export * from './ride/explainPoint.ts';
-export * from './ride/scenarios.ts';
-export * from './ride/simulate.ts';
-export * from './ride/spread.ts';
-export * from './ride/steady.ts';
-export * from './ride/system.ts';
-export * from './safety/going.ts';
-export * from './safety/law.ts';
+/** The core's one public entry: by name, grouped in the order of the work; only what is used outside. */
+
+// Constants
+export { BATTERY_CLEARANCE_WANTED } from './constants.ts';
+
+// Verdicts
+export { type Verdict, verdictWords, verdicts } from './verdict.ts';
+
+// Quantities, units and words
+export { type Amount, type Phrase, amount, amountText, phraseText, showAmount } from './quantity/format.ts';
+export { type Parsed, parseQuantity, parseTeeth } from './quantity/parse.ts';
+export { type TyreSize, parseTyre, tyreName } from './quantity/tyre.ts';
+export { type Dimension, type UnitSystem, displayUnits } from './quantity/units.ts';
+
+// What readers answer with
+export { type ReadProblem, parseJson, problemsOf } from './reading/problems.ts';
+
+// Parts and the shelf
+export { clusterSchema, ringSchema } from './parts/gearParts.ts';
+export { type DriveFamily, driveFamilyWords, kitSchema } from './parts/kit.ts';
+export { type LegalClass, legalClass, legalClassSchema, legalClasses, withLaws } from './parts/law.ts';
+export { type Pack, type PackPlace, packPlaceWords, packSchema } from './parts/pack.ts';
+export { type Part, type PartKind, type Shelf, partSchema, withParts } from './parts/part.ts';
+export { starterShelf } from './parts/shelf/starterShelf.ts';
+
+// The donor and its survey
+export { type DerivedSize } from './donor/derived.ts';
+export {
+  type ConditionEntry,
+  type ConditionGrade,
+  type ConditionItem,
+  type Donor,
+  type FreeFrame,
+  type MainTube,
+  type Obstruction,
+  type Survey,
+  type SurveyItemId,
+  type Worth,
+  conditionGrades,
+  likings,
+  mainTubeWords,
+  mainTubes,
+  obstructionKindWords,
+  obstructionKinds,
+  riderFits,
+} from './donor/donor.ts';
+export { type Entry, type Provenance, isProven, provenanceWords, provenances } from './donor/entry.ts';
+export { chainLength, pointAlong } from './donor/frames/chains.ts';
+export { type Point, type Tube } from './donor/frames/frame.ts';
+export { type DimensionLine, type DonorGeometry } from './donor/geometry.ts';
+export {
+  type SurveyFigure,
+  type SurveyGroup,
+  type SurveyItem,
+  surveyGroupWords,
+  surveyGroups,
+} from './donor/items/item.ts';
+export { type VehicleKind, vehicleKindWords, vehicleKinds } from './donor/kinds.ts';
+export { lookAlikes } from './donor/lookAlikes.ts';
+export { conditionItemsFor, conditionWords, itemsFor, surveyItem } from './donor/survey.ts';
+
+// What a person says: the build
+export {
+  type Brief,
+  type Effort,
+  type Rider,
+  type Route,
+  type Stretch,
+  efforts,
+  mountings,
+  purposeWords,
+  purposes,
+  surfaceWords,
+  surfaces,
+} from './build/brief.ts';
+export { type Build, newBuild } from './build/build.ts';
+export { type Choice } from './build/choice.ts';
+export { type Order } from './build/orders.ts';
+export { type Override } from './build/overrides.ts';
+export { type SchoolId, type Schools } from './build/schools.ts';
+export { type Weights } from './build/weights.ts';
+
+// The ride models
+export { type RideCase, readRideCase, runRideCase } from './ride/case.ts';
+export { explainPoint } from './ride/explainPoint.ts';
+export { describedRoute, routeLength, steepestGrade, totalClimb } from './ride/route.ts';
+export { type EnergyAccount, cutRoute, simulate } from './ride/simulate.ts';
+export {
+  type Band3,
+  type DrawResult,
+  type Spread,
+  type SpreadJob,
+  runDraws,
+  spreadInputWords,
+  summariseDraws,
+} from './ride/spread.ts';
+export { type RouteSegment } from './ride/system.ts';
+
+// Where things go
+export { type LimitLine, tipDistance } from './layout/balance.ts';
+export { bracketSheet, packTemplate, rackBracket, railStrip, seatBackBracket } from './layout/mounts.ts';
+export { type PackPlacement } from './layout/packPlacement.ts';
+export { type LoadShape, turned } from './layout/packShape.ts';
+export { type PhotoMarks, type PhotoResult, type Pixel, fromPhoto } from './layout/photo.ts';
+export {
+  AMPLE,
+  type Fixing,
+  type Placement,
+  type Tightest,
+  Trial,
+  bodyOf,
+  fixingWords,
+  obstaclesFor,
+  outlineOf,
+  poseAt,
+  reachOf,
+} from './layout/place.ts';
+export { barLayout } from './layout/planView.ts';
+export { type Mount, type Obstacle, type Room } from './layout/room.ts';
+export { gapLine } from './layout/shapes.ts';
+export { type Paper, type SheetDrawing, pagesOf, paperSizes, papers } from './layout/sheet.ts';
+export { type PrintScale, printScales, sideSheet } from './layout/sideSheet.ts';
+export { geometryInTravel } from './layout/suspension.ts';
+export { type Change, PEDAL_CLEARANCE_WANTED, type WheelCaution, wheelChange } from './layout/wheelChange.ts';
+
+// The vehicle as it will be
+export { PlanContext } from './vehicle/context.ts';
+
+// The judgement
+export { kitRules } from './fit/allRules.ts';
+export { type Evidence, type Finding } from './fit/finding.ts';
+export { rulesUsing } from './fit/judge.ts';
+export { type NextItem, measureNext } from './fit/measureNext.ts';
+export { type RuleGroup } from './fit/rule.ts';
+export { schools } from './fit/schools.ts';
+export { verdictEdges } from './fit/verdictEdges.ts';
+export { type WorthAnswer, type WorthIt } from './fit/worth.ts';
+
+// The plan
+export { type Candidates, type KitCandidate, type PackCandidate, judgeCandidates } from './plan/candidates.ts';
+export { planContext } from './plan/context.ts';
+export { type Figure, type FigureId } from './plan/figure.ts';
+export { type GearSheet, gearSheet } from './plan/gearSheet.ts';
+export { type BuildPlan, planBuild, planChosen, wholePlan } from './plan/planBuild.ts';
+export { type RideSheet, rideJob, rideSheet } from './plan/rideSheet.ts';
+export { sizeBackwards } from './plan/sizing.ts';
+export { whatWouldChange } from './plan/whatChanges.ts';
+
+// Files in and out
+export {
+  buildFileSchema,
+  readBuild,
+  readBuildFile,
+  readBuildFileWithPhotos,
+  writeBuildFile,
+} from './formats/buildFile.ts';
+export { dxfDrawing } from './formats/dxf.ts';
+export { readGpx } from './formats/gpx.ts';
+export { writeGpx } from './formats/gpxWrite.ts';
+export { readSvgOutline } from './formats/svgOutline.ts';
+export { svgDrawing, svgPage } from './formats/svgSheet.ts';

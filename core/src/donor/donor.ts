@@ -1,3 +1,4 @@
+import { hubGearSpeeds } from '../parts/gearParts.ts';
 import { z } from 'zod';
 import { choiceEntry, numberEntry, teethEntry, tyreEntry } from './entry.ts';
 import { vehicleKinds } from './kinds.ts';
@@ -24,8 +25,7 @@ export const hangers = ['builtIn', 'replaceable', 'claw', 'none'] as const;
 export const eyelets = ['none', 'one', 'two'] as const;
 export const clusterKinds = ['freewheel', 'cassette', 'hubGear', 'single'] as const;
 export type ClusterKind = (typeof clusterKinds)[number];
-export const hubGearSpeeds = ['three', 'five', 'seven', 'eight', 'eleven', 'fourteen', 'stepless'] as const;
-export type HubGearSpeeds = (typeof hubGearSpeeds)[number];
+
 export const brakeKinds = ['rim', 'discCable', 'discHydraulic', 'drum', 'roller', 'coaster', 'none'] as const;
 export type BrakeKind = (typeof brakeKinds)[number];
 export const rotorMounts = ['sixBolt', 'splined', 'none'] as const;
@@ -323,3 +323,16 @@ export const donorSchema = z.object({
   }),
 });
 export type Donor = z.infer<typeof donorSchema>;
+
+/** Where a new donor starts: a diamond frame of which nothing is known. */
+export const emptyDonor = (): Donor => ({
+  kind: 'diamond',
+  description: '',
+  survey: {},
+  condition: {},
+  freeFrame: null,
+  inside: null,
+  mainTubePath: null,
+  obstructions: [],
+  worth: { liking: 'untried', riderFit: 'untried', donorPrice: null, readyMadePrice: null, otherDonorPrice: null },
+});

@@ -1,3 +1,4 @@
+import type { SmallPartId } from '../parts/shelf/ids.ts';
 import { type ConditionItem, type Donor, type SurveyItemId } from './donor.ts';
 import { isProven } from './entry.ts';
 import { endItems } from './items/ends.ts';
@@ -57,96 +58,96 @@ export function surveyProgress(donor: Donor): SurveyProgress {
 export interface ConditionWords {
   label: string;
   how: string;
-  /** What puts it right, what that usually costs and takes. */
+  /** What puts it right, the part or service that usually takes, and the minutes. */
   mend: string;
-  cost: number;
+  takes: SmallPartId | null;
   minutes: number;
 }
 
-/** What to look at, how, and what it usually takes to put right. Costs and minutes: project, small-shop figures. */
+/** What to look at, how, and what it usually takes to put right. Minutes: project, small-shop figures. */
 export const conditionWords: Record<ConditionItem, ConditionWords> = {
   cracks: {
     label: 'Cracks',
     how: 'Clean the welds and look at each under a lamp; run a nail round them.',
     mend: 'A cracked frame is not welded up for a motor; look for another donor.',
-    cost: 0,
+    takes: null,
     minutes: 0,
   },
   rust: {
     label: 'Rust',
     how: 'Prod under the bracket, in the seat tube and at the dropouts; flakes or a hole are more than skin.',
     mend: 'Brush, treat and paint what is skin deep.',
-    cost: 14,
+    takes: 'rust-kit',
     minutes: 90,
   },
   dents: {
     label: 'Dents and bends',
     how: 'Sight along each tube and through both wheels; a string from dropout to head and back shows a bent frame.',
     mend: 'Have the dropouts and hanger trued with gauges.',
-    cost: 35,
+    takes: 'aligning',
     minutes: 60,
   },
   repairs: {
     label: 'Old repairs',
     how: 'Look for paint over weld, sleeves, filler, odd bolts.',
     mend: 'Have the repair looked at by a frame builder before a motor pulls on it.',
-    cost: 40,
+    takes: 'frame-look',
     minutes: 30,
   },
   headset: {
     label: 'Play in the headset',
     how: 'Front brake on, rock the vehicle: a knock you feel at the head is play.',
     mend: 'Adjust the headset; fit new bearings if it stays rough.',
-    cost: 22,
+    takes: 'headset-kit',
     minutes: 45,
   },
   hinge: {
     label: 'Play in a hinge',
     how: 'Fold or rock it at the hinge with the latch shut.',
     mend: 'Renew the hinge bushes and latch; if play stays, reject it.',
-    cost: 40,
+    takes: 'hinge-kit',
     minutes: 60,
   },
   wheels: {
     label: 'Wheels true',
     how: 'Spin each and watch the gap at the brake, sideways and up and down.',
     mend: 'True the wheels.',
-    cost: 30,
+    takes: 'truing',
     minutes: 60,
   },
   spokes: {
     label: 'Spokes',
     how: 'Pluck each: one that is dull or turns freely is loose; look for rust at the bend.',
     mend: 'Renew broken and seized spokes, and tension the rest.',
-    cost: 18,
+    takes: 'spoke-kit',
     minutes: 60,
   },
   bearings: {
     label: 'Wheel and crank bearings',
     how: 'Turn each slowly between finger and thumb: gritty or knocking is worn.',
     mend: 'Clean, grease and set, or renew.',
-    cost: 20,
+    takes: 'bearing-kit',
     minutes: 60,
   },
   tyres: {
     label: 'Tyres',
     how: 'Read the date code, bend the sidewall: cracks, threads or more than six years are the end of it.',
     mend: 'New tyres rated for the weight and speed.',
-    cost: 52,
+    takes: 'tyre-pair',
     minutes: 30,
   },
   brakes: {
     label: 'Brakes stop it now',
     how: 'Push hard against each brake with the wheel loaded.',
     mend: 'New pads and cables, then try again with the full load.',
-    cost: 28,
+    takes: 'brake-kit',
     minutes: 60,
   },
   shifting: {
     label: 'Gears shift',
     how: 'Through every gear on a stand, then under load.',
     mend: 'New cable, straighten the hanger, set the stops.',
-    cost: 15,
+    takes: 'gear-kit',
     minutes: 45,
   },
 };

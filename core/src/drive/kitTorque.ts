@@ -1,4 +1,4 @@
-import { motorPlace, type Kit } from '../parts/part.ts';
+import { motorPlace, type Kit } from '../parts/kit.ts';
 import { peakTorque } from './motor.ts';
 
 /** Peak torque a kit gives, N·m: at the wheel for a hub, at the ring for a mid-drive. */

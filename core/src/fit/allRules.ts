@@ -1,4 +1,4 @@
-import type { DonorRule, KitRule, PackRule } from './rule.ts';
+import type { Rule } from './rule.ts';
 import { armAnchor } from './rules/armAnchor.ts';
 import { axleSeat } from './rules/axleSeat.ts';
 import { axleSlot } from './rules/axleSlot.ts';
@@ -79,12 +79,19 @@ import { twoCableLever } from './rules/twoCableLever.ts';
 import { tyreRoom } from './rules/tyreRoom.ts';
 import { underBracket } from './rules/underBracket.ts';
 import { valveHole } from './rules/valveHole.ts';
+import { cadence } from './rules/cadence.ts';
+import { clusterChoice } from './rules/clusterChoice.ts';
+import { heatNeed } from './rules/heatNeed.ts';
+import { rangeNeed } from './rules/rangeNeed.ts';
+import { ringMount } from './rules/ringMount.ts';
+import { road } from './rules/road.ts';
+import { startOfHub, startOfMid } from './rules/startNeed.ts';
 import { wheelLift } from './rules/wheelLift.ts';
 import { wheelLoad } from './rules/wheelLoad.ts';
 import { wheelSize } from './rules/wheelSize.ts';
 
 /** Every rule on a kit, in the order of the vehicle: frame, bracket, axle, wheel, drivetrain, brakes, controls, load, law, use. */
-export const kitRules: readonly KitRule[] = [
+export const kitRules: readonly Rule[] = [
   frameMaterial,
   downTubeShape,
   motorRoom,
@@ -156,7 +163,7 @@ export const kitRules: readonly KitRule[] = [
   sideLine,
   sideKit,
 ];
-export const packRules: readonly PackRule[] = [
+export const packRules: readonly Rule[] = [
   packPlace,
   packBosses,
   packKnees,
@@ -168,4 +175,16 @@ export const packRules: readonly PackRule[] = [
   kitSource,
   packHandling,
 ];
-export const donorRules: readonly DonorRule[] = [...conditionRules, donorSchool, riderFit, sizesAgree];
+export const donorRules: readonly Rule[] = [...conditionRules, donorSchool, riderFit, sizesAgree];
+
+/** What the brief asks of the plan, and whether what was chosen of the gears goes together. */
+export const planRules: readonly Rule[] = [
+  road,
+  rangeNeed,
+  startOfHub,
+  startOfMid,
+  heatNeed,
+  cadence,
+  ringMount,
+  clusterChoice,
+];

@@ -1,5 +1,6 @@
-import { driveFamilies, driveFamilyWords, type DriveFamily, type Kit } from '../parts/part.ts';
-import type { Finding, Verdict } from './finding.ts';
+import { driveFamilies, driveFamilyWords, type DriveFamily, type Kit } from '../parts/kit.ts';
+import type { Finding } from './finding.ts';
+import { bestFirst, type Verdict } from '../verdict.ts';
 
 /** What is said for and against a family, as the trade has it. */
 export const familySays: Record<DriveFamily, { pros: readonly string[]; cons: readonly string[] }> = {
@@ -39,8 +40,6 @@ export interface FamilySummary {
   cons: readonly string[];
 }
 
-const rank: Record<Verdict, number> = { fits: 0, rework: 1, measure: 2, stop: 3 };
-
 /** Families side by side. Kits come judged, best first. */
 export function summariseFamilies(
   kits: readonly { kit: Kit; verdict: Verdict; findings: readonly Finding[] }[],
@@ -48,7 +47,7 @@ export function summariseFamilies(
   return driveFamilies
     .map((family): FamilySummary => {
       const own = kits.filter((k) => k.kit.family === family);
-      const best = [...own].sort((a, b) => rank[a.verdict] - rank[b.verdict])[0];
+      const best = bestFirst(own)[0];
       const stops = new Map<string, number>();
       for (const { findings } of own) {
         for (const f of findings)

@@ -1,13 +1,13 @@
+import type { Taking } from '../build/remedy.ts';
 import type { SurveyItemId } from '../donor/donor.ts';
-import type { Kit, Pack } from '../parts/part.ts';
 import { surveyItem } from '../donor/survey.ts';
-import { donorRules, kitRules, packRules } from './allRules.ts';
-import { worstFirst, worstOf, type Finding, type Verdict } from './finding.ts';
+import type { PlanContext } from '../vehicle/context.ts';
+import { worstFirst, worstOf, type Verdict } from '../verdict.ts';
+import { donorRules, kitRules, packRules, planRules } from './allRules.ts';
+import type { Finding } from './finding.ts';
 import { withOverride } from './override.ts';
-import type { FitContext, RuleMeta } from './rule.ts';
-import { measureIt } from './rule.ts';
-
-export { donorRules, kitRules, packRules } from './allRules.ts';
+import { measureIt } from './remedies.ts';
+import type { Rule, RuleMeta, RuleSubject } from './rule.ts';
 
 /** Findings with the worst of their verdicts. */
 export interface Judgement {
@@ -16,11 +16,25 @@ export interface Judgement {
   findings: Finding[];
 }
 
-/** Subject of findings about the vehicle itself. */
+/** Subject of findings about the vehicle itself, and of those about the plan as a whole. */
 export const DONOR = 'donor';
+export const PLAN = 'plan';
+
+/** Every rule there is, by what it is about. */
+const rulesAbout: Record<RuleSubject, readonly Rule[]> = {
+  donor: donorRules,
+  kit: kitRules,
+  pack: packRules,
+  plan: planRules,
+};
 
 /** The rules' names, groups and needs, for matrices and for the survey's "why it matters". */
-export const ruleCatalog: readonly RuleMeta[] = [...donorRules, ...kitRules, ...packRules];
+export const ruleCatalog: readonly RuleMeta[] = [...donorRules, ...kitRules, ...packRules, ...planRules];
+
+/** The rule of an id; undefined where there is none of that name any more. */
+export function ruleById(id: string): Rule | undefined {
+  return (ruleCatalog as readonly Rule[]).find((rule) => rule.id === id);
+}
 
 /** Which rules look at a survey item, by their names. */
 export function rulesUsing(id: SurveyItemId): string[] {
@@ -31,11 +45,8 @@ export function rulesUsing(id: SurveyItemId): string[] {
  * A verdict that rests on an assumed value alone is a guess: where the rule would say something else
  * without the value, "stop" and "rework" become "measure", with what it would be said as well.
  */
-export function tempered(
-  finding: Finding | null,
-  context: FitContext,
-  again: (without: FitContext) => Finding | null,
-): Finding | null {
+export function tempered(rule: Rule, context: PlanContext): Finding | null {
+  const finding = rule.judge(context);
   if (finding === null || (finding.verdict !== 'stop' && finding.verdict !== 'rework')) return finding;
   const { build } = context;
   const { survey } = build.donor;
@@ -43,7 +54,7 @@ export function tempered(
   if (guessed.length === 0) return finding;
   const known = { ...survey };
   for (const id of guessed) Reflect.deleteProperty(known, id);
-  const without = again({ ...context, build: { ...build, donor: { ...build.donor, survey: known } } });
+  const without = rule.judge(context.on({ ...build, donor: { ...build.donor, survey: known } }));
   if (without?.verdict === finding.verdict) return finding;
   return {
     ...finding,
@@ -57,26 +68,35 @@ export function tempered(
   };
 }
 
-function judged<R extends RuleMeta>(
-  rules: readonly R[],
-  context: FitContext,
-  subject: string,
-  run: (rule: R, context: FitContext) => Finding | null,
-): Judgement {
+/** Who a finding is about: a part's id, the donor or the plan. */
+function subjectOf(rule: RuleMeta, context: PlanContext): string {
+  if (rule.about === 'donor') return DONOR;
+  if (rule.about === 'plan') return PLAN;
+  return (rule.about === 'kit' ? context.kit?.id : context.pack?.id) ?? PLAN;
+}
+
+/** One rule on one context, tempered, with its subject and any override. */
+export function judgeBy(rule: Rule, context: PlanContext): Finding | null {
+  const finding = tempered(rule, context);
+  if (finding === null) return null;
   const { overrides } = context.build;
-  const all: Finding[] = [];
-  for (const rule of rules) {
-    const finding = tempered(run(rule, context), context, (without) => run(rule, without));
-    if (finding === null) continue;
-    const whole: Finding = {
-      ...finding,
-      subject,
-      ...(rule.fitCritical ? { fitCritical: true } : {}),
-      ...(rule.school ? { school: rule.school } : {}),
-    };
-    all.push(overrides.length > 0 ? withOverride(whole, overrides) : whole);
-  }
-  return { verdict: standing(all), findings: worstFirst(all) };
+  const whole: Finding = {
+    ...finding,
+    subject: subjectOf(rule, context),
+    ...(rule.fitCritical ? { fitCritical: true } : {}),
+    ...(rule.school ? { school: rule.school } : {}),
+  };
+  return overrides.length > 0 ? withOverride(whole, overrides) : whole;
+}
+
+/** Findings as a judgement: worst first, with the verdict that stands. */
+export function judgement(findings: readonly Finding[]): Judgement {
+  return { verdict: standing(findings), findings: worstFirst(findings) };
+}
+
+/** Every rule about one thing on a context: the kit or pack in question, the donor, the plan. */
+export function judgeAbout(about: RuleSubject, context: PlanContext): Judgement {
+  return judgement(rulesAbout[about].flatMap((rule) => judgeBy(rule, context) ?? []));
 }
 
 /** The worst verdict that stands: what was overridden, with its reason, no longer counts. */
@@ -85,17 +105,31 @@ export function standing(findings: readonly Finding[]): Verdict {
   return open.length === 0 && findings.length > 0 ? 'fits' : worstOf(open);
 }
 
-/** Every kit rule on one kit. */
-export function judgeKit(context: FitContext, kit: Kit): Judgement {
-  return judged(kitRules, context, kit.id, (rule, c) => rule.judge(c, kit));
+/** The same rules with the cheap ones first: a stop found early saves laying packs out and riding roads. */
+const cheapFirst = (rules: readonly Rule[]): readonly Rule[] =>
+  [...rules].sort((a, b) => Number(a.dear === true) - Number(b.dear === true));
+const screening: Record<RuleSubject, readonly Rule[]> = {
+  donor: cheapFirst(donorRules),
+  kit: cheapFirst(kitRules),
+  pack: cheapFirst(packRules),
+  plan: cheapFirst(planRules),
+};
+
+/** The first rule that stops a candidate and is not overridden; null where none does. Cheap rules are asked first. */
+export function firstStop(about: RuleSubject, context: PlanContext): Finding | null {
+  for (const rule of screening[about]) {
+    const finding = judgeBy(rule, context);
+    if (finding?.verdict === 'stop' && !finding.override) return finding;
+  }
+  return null;
 }
 
-/** Every pack rule on one pack, with the kit where one is chosen. */
-export function judgePack(context: FitContext, pack: Pack, kit: Kit | null): Judgement {
-  return judged(packRules, context, pack.id, (rule, c) => rule.judge(c, pack, kit));
-}
-
-/** Every rule on the donor alone. */
-export function judgeDonor(context: FitContext): Judgement {
-  return judged(donorRules, context, DONOR, (rule, c) => rule.judge(c));
+/** Parts of the remedies a build has taken, found again by rule, subject and remedy; what no longer applies is left out. */
+export function takenBy(context: PlanContext): Taking[] {
+  return context.build.fixes.flatMap((fix) => {
+    const rule = ruleById(fix.rule);
+    const finding = rule ? judgeBy(rule, context) : null;
+    if (finding?.subject !== fix.subject || finding.override) return [];
+    return finding.remedies.find((r) => r.id === fix.remedy)?.takes ?? [];
+  });
 }

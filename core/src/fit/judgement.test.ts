@@ -1,18 +1,21 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { readFileSync } from 'node:fs';
-import { newBuild, type Build } from '../build.ts';
+import { newBuild, type Build } from '../build/build.ts';
 import { derivedSizes } from '../donor/derived.ts';
 import { donorGeometry } from '../donor/geometry.ts';
 import { vehicleKinds } from '../donor/kinds.ts';
 import { itemsFor, surveyItems } from '../donor/survey.ts';
 import { readBuildFile, readBuildFileWithPhotos, writeBuildFile } from '../formats/buildFile.ts';
-import { starterShelf } from '../parts/shelf.ts';
-import { planBuild } from '../plan.ts';
+import { starterShelf } from '../parts/shelf/starterShelf.ts';
+import { planBuild, planChosen } from '../plan/planBuild.ts';
 import { typedSurvey } from '../../test/typed.ts';
-import { kitRules, ruleCatalog, rulesUsing } from './judge.ts';
+import { planContext } from '../plan/context.ts';
+import { kitRules } from './allRules.ts';
+import { ruleCatalog, rulesUsing } from './judge.ts';
 import { measureNext } from './measureNext.ts';
-import { schools, type SchoolId } from './schools.ts';
+import { schools } from './schools.ts';
+import type { SchoolId } from '../build/schools.ts';
 import { verdictEdges } from './verdictEdges.ts';
 
 function demo(name: string): Build {
@@ -109,10 +112,10 @@ describe('guesses, overrides, orders and schools', () => {
 
   it('an order waits for what must fit and is not measured', () => {
     const b = demo('box');
-    expect(planBuild(b, starterShelf).holdingBack.kit.map((f) => f.rule)).to.include('bottom-bracket');
+    expect(planBuild(b, starterShelf).drive.holdingBack.map((f) => f.rule)).to.include('bottom-bracket');
     const bore = b.donor.survey.bracketBore;
     if (bore) bore.provenance = 'measured';
-    expect(planBuild(b, starterShelf).holdingBack.kit.map((f) => f.rule)).not.to.include('bottom-bracket');
+    expect(planBuild(b, starterShelf).drive.holdingBack.map((f) => f.rule)).not.to.include('bottom-bracket');
   });
 
   it('every school changes what at least one of these builds is told', function () {
@@ -127,7 +130,7 @@ describe('guesses, overrides, orders and schools', () => {
     const steelDisc = structuredClone(gravel);
     steelDisc.choice.torqueArms = 0;
     const lead = structuredClone(mixte);
-    lead.choice.packId = starterShelf.packs.find((p) => p.chemistry === 'lead')?.id ?? null;
+    lead.choice.packId = starterShelf.pack.find((p) => p.chemistry === 'lead')?.id ?? null;
     const fast = structuredClone(mixte);
     fast.brief.legalClass = 'powered45';
     fast.choice.assistLimitMs = 12;
@@ -138,11 +141,7 @@ describe('guesses, overrides, orders and schools', () => {
         JSON.stringify(
           [...builds, steelDisc, lead, fast, small].map((b) =>
             // What was not chosen is not asked here.
-            planBuild({ ...b, schools: { ...b.schools, [id]: side } }, starterShelf, {
-              kits: [],
-              families: [],
-              packs: [],
-            })
+            planChosen(planContext({ ...b, schools: { ...b.schools, [id]: side } }, starterShelf))
               .findings.filter((f) => f.school === id || f.rule === 'wheel-size')
               .map((f) => [f.rule, f.verdict, f.title]),
           ),
@@ -156,19 +155,19 @@ describe('guesses, overrides, orders and schools', () => {
 describe('what to measure next', () => {
   it('puts what can rule kits out before what cannot, and never lists what is proven', () => {
     const b = newBuild('a', 'A', '2026-01-01T00:00:00.000Z');
-    const next = measureNext(b, starterShelf);
+    const next = measureNext(planContext(b, starterShelf));
     expect(next.length).to.equal(itemsFor(b.donor).length);
     const place = (id: string): number => next.findIndex((n) => n.item === id);
     expect(place('rearDropoutSpacing')).to.be.lessThan(place('gripLength'));
     expect(place('bracketWidth')).to.be.lessThan(place('valve'));
     b.donor.survey = typedSurvey({ rearDropoutSpacing: '135 mm' });
-    expect(measureNext(b, starterShelf).some((n) => n.item === 'rearDropoutSpacing')).to.equal(false);
+    expect(measureNext(planContext(b, starterShelf)).some((n) => n.item === 'rearDropoutSpacing')).to.equal(false);
   });
 
   it('what no remaining kit cares for drops out: a closed rear hole leaves its slot’s depth idle', () => {
     const b = newBuild('a', 'A', '2026-01-01T00:00:00.000Z');
     const rank = (build: Build): number =>
-      measureNext(build, starterShelf).find((n) => n.item === 'rearDropoutThickness')?.kits ?? 0;
+      measureNext(planContext(build, starterShelf)).find((n) => n.item === 'rearDropoutThickness')?.kits ?? 0;
     const before = rank(b);
     b.donor.survey = typedSurvey({ rearAxleHolding: 'throughAxle' });
     expect(rank(b)).to.be.lessThan(before);
@@ -180,7 +179,7 @@ describe('what would change a verdict', () => {
     const b = newBuild('a', 'A', '2026-01-01T00:00:00.000Z');
     b.choice.kitId = 'otter-r250';
     b.donor.survey = typedSurvey({ rearDropoutSpacing: '130 mm', dropoutMaterial: 'steel' });
-    const { edges, otherKits } = verdictEdges(b, starterShelf, {
+    const { edges, otherKits } = verdictEdges(planContext(b, starterShelf), {
       rule: 'dropout-spacing',
       subject: 'otter-r250',
       verdict: 'rework',
@@ -283,7 +282,7 @@ describe('build files with photos', () => {
   it('of version 1 still open, their condition split as it was meant', () => {
     const read = readBuildFile(readFileSync(new URL('../../test/builds/version-1.json', import.meta.url), 'utf8'));
     if (!read.ok) throw new Error(JSON.stringify(read.problems));
-    expect(read.value.version).to.equal(3);
+    expect(read.value.version).to.equal(4);
     expect(read.value.donor.condition.spokes?.grade).to.equal(read.value.donor.condition.wheels?.grade);
     expect(read.value.donor.condition.rust?.grade).to.equal(read.value.donor.condition.cracks?.grade);
     expect(planBuild(read.value, starterShelf).chosen.kit?.id).to.equal('otter-r250');

@@ -1,16 +1,15 @@
 import { expect } from 'chai';
-import { newBuild, ridingNow, type Build } from '../build.ts';
+import { newBuild, type Build } from '../build/build.ts';
+
 import type { Survey, SurveyItemId } from '../donor/donor.ts';
-import { donorGeometry } from '../donor/geometry.ts';
 import type { SurveyItem } from '../donor/items/item.ts';
 import { vehicleKinds, type VehicleKind } from '../donor/kinds.ts';
 import { itemsFor, surveyItem } from '../donor/survey.ts';
-import { starterShelf } from '../parts/shelf.ts';
-import { massLines, totalMass } from '../plan/assemble.ts';
-import { legalClasses } from '../safety/law.ts';
-import type { Verdict } from './finding.ts';
-import { kitRules, packRules } from './judge.ts';
-import type { FitContext } from './rule.ts';
+import { starterShelf } from '../parts/shelf/starterShelf.ts';
+import type { Verdict } from '../verdict.ts';
+import { flatRoute } from '../ride/route.ts';
+import { PlanContext } from '../vehicle/context.ts';
+import { kitRules, packRules } from './allRules.ts';
 
 /** Values tried of an item: its choices, or its range and what is common. */
 function values(item: SurveyItem): unknown[] {
@@ -42,16 +41,16 @@ function measured(kind: VehicleKind): Build {
   return b;
 }
 
-function contextOf(build: Build, steepest: number): FitContext {
-  return {
-    build,
-    geometry: donorGeometry(build.donor, ridingNow(build.brief).statureM),
-    systemMassKg: totalMass(massLines(build, null, null)),
-    kit: null,
-    pack: null,
-    laws: legalClasses,
-    steepest,
+/** A build’s context on a road of one grade. */
+function contextOf(build: Build, steepest: number): PlanContext {
+  const route = {
+    ...flatRoute,
+    points: [
+      { distanceM: 0, elevationM: 0 },
+      { distanceM: 1000, elevationM: 1000 * steepest },
+    ],
   };
+  return PlanContext.of({ ...build, brief: { ...build.brief, route } }, starterShelf, false);
 }
 
 /** Builds that between them meet every rule: kinds, hub gears, discs, throttles, classes and schools. */
@@ -95,7 +94,7 @@ function worlds(): Build[] {
 }
 
 /** One pack of each form that lies differently. */
-const typical = starterShelf.packs.filter((p) =>
+const typical = starterShelf.pack.filter((p) =>
   ['kettle-36-13', 'slab-52-20', 'loaf-36-17', 'loaf-48-15', 'ballast-36-18-pb'].includes(p.id),
 );
 
@@ -113,24 +112,26 @@ describe('every rule is reached', () => {
         return v !== undefined && v.has('fits') && v.has('measure') && (v.has('rework') || v.has('stop'));
       };
       const contexts = [contextOf(build, 0.02), contextOf(build, 0.16)];
-      const tried = new Map<SurveyItemId, FitContext[]>();
-      const variants = (id: SurveyItemId): FitContext[] => {
+      const ground = contextOf(build, 0.08);
+      const tried = new Map<SurveyItemId, PlanContext[]>();
+      const variants = (id: SurveyItemId): PlanContext[] => {
         let list = tried.get(id);
         if (!list) {
           const rest = { ...build.donor.survey };
           Reflect.deleteProperty(rest, id);
           list = [rest, ...values(surveyItem(id)).map((v): Survey => ({ ...rest, [id]: entry(v) }) as Survey)].map(
-            (survey) => contextOf({ ...build, donor: { ...build.donor, survey } }, 0.08),
+            (survey) => ground.on({ ...ground.build, donor: { ...ground.build.donor, survey } }),
           );
           tried.set(id, list);
         }
         return list;
       };
       for (const rule of kitRules) {
-        for (const kit of starterShelf.kits) {
-          for (const c of contexts) note(rule.id, rule.judge(c, kit)?.verdict);
+        for (const kit of starterShelf.kit) {
+          for (const c of contexts) note(rule.id, rule.judge(c.with(kit, null))?.verdict);
           if (enough(rule.id)) continue;
-          for (const id of rule.uses) for (const c of variants(id)) note(rule.id, rule.judge(c, kit)?.verdict);
+          for (const id of rule.uses)
+            for (const c of variants(id)) note(rule.id, rule.judge(c.with(kit, null))?.verdict);
         }
       }
       // Where a pack lies hangs on the vehicle, not on its brakes and gears.
@@ -140,11 +141,12 @@ describe('every rule is reached', () => {
         ['diamond', 'stepThrough', 'boxBike', 'recumbent'].includes(build.donor.kind);
       for (const rule of packRules) {
         for (const pack of typical) {
-          const kit = starterShelf.kits[2] ?? null;
-          for (const other of starterShelf.kits.filter((_k, i) => i % 6 === 2))
-            for (const c of contexts) note(rule.id, rule.judge(c, pack, other)?.verdict);
+          const kit = starterShelf.kit.find((k) => k.id === 'otter-r250') ?? null;
+          for (const other of starterShelf.kit.filter((_k, i) => i % 6 === 2))
+            for (const c of contexts) note(rule.id, rule.judge(c.with(other, pack))?.verdict);
           if (!laid || enough(rule.id)) continue;
-          for (const id of rule.uses) for (const c of variants(id)) note(rule.id, rule.judge(c, pack, kit)?.verdict);
+          for (const id of rule.uses)
+            for (const c of variants(id)) note(rule.id, rule.judge(c.with(kit, pack))?.verdict);
         }
       }
     }

@@ -1,18 +1,19 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { newBuild, type Build } from '../build.ts';
+import { newBuild, type Build } from '../build/build.ts';
 import type { SurveyItemId } from '../donor/donor.ts';
 import { surveyItems } from '../donor/survey.ts';
-import { starterShelf } from '../parts/shelf.ts';
-import type { Kit } from '../parts/part.ts';
-import { planBuild } from '../plan.ts';
+import { starterShelf } from '../parts/shelf/starterShelf.ts';
+import type { Kit } from '../parts/kit.ts';
+import { planBuild } from '../plan/planBuild.ts';
 import { typedSurvey, type Typed } from '../../test/typed.ts';
-import type { Finding, Verdict } from './finding.ts';
+import type { Finding } from './finding.ts';
+import type { Verdict } from '../verdict.ts';
 
 /** Where packs lie is proved beside the layout; one of them is enough here. */
 const shelf = {
   ...starterShelf,
-  packs: starterShelf.packs.filter((p) => p.id === 'kettle-36-13'),
+  pack: starterShelf.pack.filter((p) => p.id === 'kettle-36-13'),
 };
 
 /** A steel roadster that takes most things: each case changes what it is about. */
@@ -352,7 +353,7 @@ describe('fit rules, case by case', () => {
 });
 
 describe('fit rules, always', () => {
-  const kits: readonly Kit[] = starterShelf.kits;
+  const kits: readonly Kit[] = starterShelf.kit;
   const removable = surveyItems.map((item) => item.id);
 
   it('never fit on a needed size that is missing or assumed', function () {

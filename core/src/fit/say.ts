@@ -1,18 +1,16 @@
+import type { Remedy } from '../build/remedy.ts';
+import type { StageId } from '../build/stage.ts';
 import type { Survey, SurveyItemId } from '../donor/donor.ts';
 import { isProven, provenanceWords } from '../donor/entry.ts';
 import { surveyItem } from '../donor/survey.ts';
-import type { Kit, Pack } from '../parts/part.ts';
-import { phrase, type Phrase } from '../quantity/format.ts';
-import type { Area, Evidence, Finding, Remedy, Verdict } from './finding.ts';
-import {
-  measureIt,
-  surveyed,
-  type DonorRule,
-  type FitContext,
-  type KitRule,
-  type PackRule,
-  type RuleMeta,
-} from './rule.ts';
+import type { Kit } from '../parts/kit.ts';
+import type { Pack } from '../parts/pack.ts';
+import type { Phrase } from '../quantity/format.ts';
+import type { PlanContext } from '../vehicle/context.ts';
+import type { Verdict } from '../verdict.ts';
+import type { Evidence, Finding } from './finding.ts';
+import { measureIt } from './remedies.ts';
+import { groupStages, surveyed, type Rule, type RuleMeta } from './rule.ts';
 
 type Value<K extends SurveyItemId> = NonNullable<Survey[K]>['value'];
 
@@ -31,19 +29,10 @@ export interface Say {
   open(title: string, why: Phrase, ...remedies: Remedy[]): Finding;
 }
 
-interface Spec extends RuleMeta {
-  area: Area;
+/** A rule before it is told what it is about. */
+export interface Spec extends Omit<RuleMeta, 'about'> {
+  /** What it leans on: a standard, workshop practice, a formula. */
   source: string;
-}
-
-/** A remedy in one line. */
-export function remedy(text: Phrase, rest: Omit<Remedy, 'text'> = {}): Remedy {
-  return { text, ...rest };
-}
-
-/** Ask the maker or seller for a figure the part's data lacks. */
-export function askFor(what: string): Remedy {
-  return remedy(phrase`Ask the seller for ${what}, in writing, before ordering.`);
 }
 
 /** One rule's answer in the making. A class, since thousands are made in every plan. */
@@ -51,9 +40,9 @@ class Speaker implements Say {
   private readonly evidence: Evidence[] = [];
   private readonly needed: SurveyItemId[] = [];
   private readonly spec: Spec;
-  private readonly context: FitContext;
+  private readonly context: PlanContext;
 
-  constructor(spec: Spec, context: FitContext) {
+  constructor(spec: Spec, context: PlanContext) {
     this.spec = spec;
     this.context = context;
   }
@@ -107,30 +96,44 @@ class Speaker implements Say {
   }
 
   private finding(verdict: Verdict, title: string, why: Phrase, remedies: Remedy[]): Finding {
-    const { id, area, source } = this.spec;
-    return { rule: id, area, verdict, title, why, evidence: this.evidence, remedies, source };
+    const { id, group, source } = this.spec;
+    const stage: StageId = groupStages[group];
+    return { rule: id, stage, verdict, title, why, evidence: this.evidence, remedies, source };
   }
 }
 
-type SpecOf = Omit<Spec, 'area'> & { area?: Area };
-
-/** A rule about a kit on the donor. */
-export function kitRule(spec: SpecOf, judge: (context: FitContext, kit: Kit, say: Say) => Finding | null): KitRule {
-  const full: Spec = { area: 'drive', ...spec };
-  return { ...full, judge: (context, kit) => judge(context, kit, new Speaker(full, context)) };
+/** A rule’s answer in the making, for rules that are asked more than one question. */
+export function speak(spec: Spec, context: PlanContext): Say {
+  return new Speaker(spec, context);
 }
 
-/** A rule about a pack, with the kit where one is chosen. */
+/** A rule about a kit on the donor: the kit in question of the context. */
+export function kitRule(spec: Spec, judge: (context: PlanContext, kit: Kit, say: Say) => Finding | null): Rule {
+  return {
+    ...spec,
+    about: 'kit',
+    judge: (context) => (context.kit ? judge(context, context.kit, new Speaker(spec, context)) : null),
+  };
+}
+
+/** A rule about a pack, with the kit where one is in question. */
 export function packRule(
-  spec: SpecOf,
-  judge: (context: FitContext, pack: Pack, kit: Kit | null, say: Say) => Finding | null,
-): PackRule {
-  const full: Spec = { area: 'pack', ...spec };
-  return { ...full, judge: (context, pack, kit) => judge(context, pack, kit, new Speaker(full, context)) };
+  spec: Spec,
+  judge: (context: PlanContext, pack: Pack, kit: Kit | null, say: Say) => Finding | null,
+): Rule {
+  return {
+    ...spec,
+    about: 'pack',
+    judge: (context) => (context.pack ? judge(context, context.pack, context.kit, new Speaker(spec, context)) : null),
+  };
 }
 
 /** A rule about the donor and its riders alone. */
-export function donorRule(spec: SpecOf, judge: (context: FitContext, say: Say) => Finding | null): DonorRule {
-  const full: Spec = { area: 'donor', ...spec };
-  return { ...full, judge: (context) => judge(context, new Speaker(full, context)) };
+export function donorRule(spec: Spec, judge: (context: PlanContext, say: Say) => Finding | null): Rule {
+  return { ...spec, about: 'donor', judge: (context) => judge(context, new Speaker(spec, context)) };
+}
+
+/** A rule about the plan as a whole: what the brief asks, and whether what was chosen goes together. */
+export function planRule(spec: Spec, judge: (context: PlanContext, say: Say) => Finding | null): Rule {
+  return { ...spec, about: 'plan', judge: (context) => judge(context, new Speaker(spec, context)) };
 }

@@ -1,15 +1,15 @@
 import { expect } from 'chai';
-import { newBuild, type Build } from '../build.ts';
+import { newBuild, type Build } from '../build/build.ts';
 import type { VehicleKind } from '../donor/kinds.ts';
-import { starterShelf } from '../parts/shelf.ts';
-import { planBuild } from '../plan.ts';
+import { starterShelf } from '../parts/shelf/starterShelf.ts';
+import { planBuild } from '../plan/planBuild.ts';
 import { typedSurvey, type Typed } from '../../test/typed.ts';
-import type { Verdict } from './finding.ts';
+import type { Verdict } from '../verdict.ts';
 
 /** Where packs lie is proved beside the layout; one of them is enough here. */
 const shelf = {
   ...starterShelf,
-  packs: starterShelf.packs.filter((p) => p.id === 'kettle-36-13'),
+  pack: starterShelf.pack.filter((p) => p.id === 'kettle-36-13'),
 };
 
 /**

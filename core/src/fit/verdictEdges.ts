@@ -1,17 +1,12 @@
-import type { Build } from '../build.ts';
-import { ridingNow } from '../build.ts';
 import type { SurveyItemId } from '../donor/donor.ts';
-import { donorGeometry } from '../donor/geometry.ts';
 import type { NumberItem } from '../donor/items/item.ts';
 import { itemExists, surveyItem } from '../donor/survey.ts';
-import type { Shelf } from '../parts/part.ts';
-import { massLines, totalMass } from '../plan/assemble.ts';
-import { chosenParts } from '../plan/choose.ts';
-import { roadSteepest } from '../plan/reckon.ts';
 import { amount, phrase, type Phrase } from '../quantity/format.ts';
-import type { Finding, Verdict } from './finding.ts';
-import { donorRules, kitRules, packRules } from './judge.ts';
-import type { FitContext, RuleMeta } from './rule.ts';
+import type { PlanContext } from '../vehicle/context.ts';
+import { verdictRank, type Verdict } from '../verdict.ts';
+import type { Finding } from './finding.ts';
+import { ruleById } from './judge.ts';
+import { measuredAs } from './measureNext.ts';
 
 /** One change that would lead to another verdict. */
 export interface VerdictEdge {
@@ -20,19 +15,25 @@ export interface VerdictEdge {
   text: Phrase;
 }
 
-const better: Record<Verdict, number> = { stop: 0, rework: 1, measure: 2, fits: 3 };
-
-/** Steps a range is scanned in before its turning points are halved down to. */
+/** Steps a range is scanned in before its turning points are halved down to; fewer where a road is ridden each time. */
 const SCAN = 40;
+const DEAR_SCAN = 12;
+/** Changes shown at most. */
+const MOST = 8;
 
 /** The stretches of a number's plausible range over which the verdict is another one. */
-function numberEdges(item: NumberItem, now: Verdict, judge: (value: number) => Verdict | undefined): VerdictEdge[] {
-  const step = (item.high - item.low) / SCAN;
-  const fine = Math.max(5e-5, (item.high - item.low) * 1e-4);
+function numberEdges(
+  item: NumberItem,
+  now: Verdict,
+  scan: number,
+  judge: (value: number) => Verdict | undefined,
+): VerdictEdge[] {
+  const step = (item.high - item.low) / scan;
+  const fine = Math.max(5e-5, (item.high - item.low) * (scan === SCAN ? 1e-4 : 1e-2));
   const stretches: { from: number; to: number; verdict: Verdict | undefined }[] = [];
   let verdict = judge(item.low);
   let from = item.low;
-  for (let i = 1; i <= SCAN; i++) {
+  for (let i = 1; i <= scan; i++) {
     const value = item.low + step * i;
     const here = judge(value);
     if (here === verdict) continue;
@@ -62,45 +63,28 @@ function numberEdges(item: NumberItem, now: Verdict, judge: (value: number) => V
   });
 }
 
+/** The context a finding was made in: the plan’s own, with the kit or pack that it is about. */
+function contextOf(context: PlanContext, finding: Pick<Finding, 'subject'>): PlanContext {
+  const kit = context.shelf.kit.find((k) => k.id === finding.subject);
+  const pack = context.shelf.pack.find((p) => p.id === finding.subject);
+  return context.with(kit ?? context.kit, pack ?? context.pack, false);
+}
+
 /**
  * What would change a finding: each survey item its rule looks at is moved over its plausible range
  * with everything else as it is, and the values at which the verdict turns are found (to 0.05 mm for
  * sizes, by halving). Also names the other kits on the shelf for which the same rule fits.
  */
 export function verdictEdges(
-  build: Build,
-  starter: Shelf,
+  whole: PlanContext,
   finding: Pick<Finding, 'rule' | 'subject' | 'verdict'>,
 ): { edges: VerdictEdge[]; otherKits: string[] } {
-  const chosen = chosenParts(build, starter);
-  const kit = chosen.shelf.kits.find((k) => k.id === finding.subject) ?? chosen.kit;
-  const pack = chosen.shelf.packs.find((p) => p.id === finding.subject) ?? chosen.pack;
-  const { laws } = chosen.shelf;
-  const rule: RuleMeta | undefined = [...kitRules, ...packRules, ...donorRules].find((r) => r.id === finding.rule);
+  const rule = ruleById(finding.rule);
   if (!rule) return { edges: [], otherKits: [] };
-  const judge = (b: Build): Verdict | undefined => {
-    const context: FitContext = {
-      build: b,
-      geometry: donorGeometry(b.donor, ridingNow(b.brief).statureM),
-      systemMassKg: totalMass(massLines(b, kit, chosen.pack)),
-      kit,
-      pack: chosen.pack,
-      laws,
-      steepest: roadSteepest(b),
-    };
-    const kitRule = kitRules.find((r) => r.id === finding.rule);
-    if (kitRule) return kit ? kitRule.judge(context, kit)?.verdict : undefined;
-    const packRule = packRules.find((r) => r.id === finding.rule);
-    if (packRule) return pack ? packRule.judge(context, pack, chosen.kit)?.verdict : undefined;
-    return donorRules.find((r) => r.id === finding.rule)?.judge(context)?.verdict;
-  };
-  const withValue = (id: SurveyItemId, value: unknown): Build => ({
-    ...build,
-    donor: {
-      ...build.donor,
-      survey: { ...build.donor.survey, [id]: { value, typed: '', unit: '', provenance: 'measured', note: '' } },
-    },
-  });
+  const context = contextOf(whole, finding);
+  const { build } = context;
+  const verdictAt = (id: SurveyItemId, value: unknown): Verdict | undefined =>
+    rule.judge(context.on(measuredAs(build, id, value)))?.verdict;
   const edges: VerdictEdge[] = [];
   for (const id of rule.uses) {
     const item = surveyItem(id);
@@ -109,12 +93,17 @@ export function verdictEdges(
     if (item.type === 'choice') {
       for (const option of item.options) {
         if (option.value === own) continue;
-        const verdict = judge(withValue(id, option.value));
-        if (verdict && verdict !== finding.verdict && (better[verdict] > better[finding.verdict] || own !== undefined))
+        const verdict = verdictAt(id, option.value);
+        if (
+          verdict &&
+          verdict !== finding.verdict &&
+          (verdictRank[verdict] > verdictRank[finding.verdict] || own !== undefined)
+        )
           edges.push({ item: id, verdict, text: phrase`${item.label}: ${option.label}` });
       }
     } else if (item.type === 'number') {
-      edges.push(...numberEdges(item, finding.verdict, (value) => judge(withValue(id, value))));
+      const scan = rule.about === 'plan' && rule.dear ? DEAR_SCAN : SCAN;
+      edges.push(...numberEdges(item, finding.verdict, scan, (value) => verdictAt(id, value)));
     }
   }
   const seen = new Set<string>();
@@ -122,24 +111,17 @@ export function verdictEdges(
     const key = JSON.stringify([e.item, e.verdict, e.text]);
     return !seen.has(key) && seen.add(key);
   });
-  const kitRule = kitRules.find((r) => r.id === finding.rule);
+  const asksKits = rule.about === 'kit' || rule.about === 'plan';
   const otherKits =
-    kitRule && finding.verdict !== 'fits'
-      ? chosen.shelf.kits
-          .filter((k) => {
-            if (k.id === kit?.id) return false;
-            const context: FitContext = {
-              build,
-              geometry: donorGeometry(build.donor, ridingNow(build.brief).statureM),
-              systemMassKg: totalMass(massLines(build, k, chosen.pack)),
-              kit: k,
-              pack: chosen.pack,
-              laws,
-              steepest: roadSteepest(build),
-            };
-            return kitRule.judge(context, k)?.verdict === 'fits';
-          })
+    asksKits && finding.verdict !== 'fits'
+      ? context.shelf.kit
+          .filter(
+            (k) => k.id !== context.kit?.id && rule.judge(context.with(k, context.pack, false))?.verdict === 'fits',
+          )
           .map((k) => k.name)
       : [];
-  return { edges: distinct.sort((a, b) => better[b.verdict] - better[a.verdict]).slice(0, 8), otherKits };
+  return {
+    edges: distinct.sort((a, b) => verdictRank[b.verdict] - verdictRank[a.verdict]).slice(0, MOST),
+    otherKits,
+  };
 }

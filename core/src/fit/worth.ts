@@ -1,9 +1,9 @@
 import type { riderFits, Worth } from '../donor/donor.ts';
-import { conditionItemsFor, conditionWords } from '../donor/survey.ts';
-import type { Build } from '../build.ts';
-import type { Kit, Pack } from '../parts/part.ts';
+import type { Build } from '../build/build.ts';
+import type { Kit } from '../parts/kit.ts';
 import { amount, phrase, type Phrase } from '../quantity/format.ts';
-import type { Finding, Verdict } from './finding.ts';
+import type { Finding } from './finding.ts';
+import type { Verdict } from '../verdict.ts';
 import { standing } from './judge.ts';
 
 /** "Can it": the verdict on vehicle, kit and pack together, with what decides it. */
@@ -30,7 +30,17 @@ export interface WorthIt {
   weighed: Weighed[];
   most: string;
   /** What putting the donor right, remedies and parts come to, and the hours. */
-  cost: { parts: number; mending: number; remedies: number; donor: number; total: number; minutes: number };
+  cost: WorthCost;
+}
+
+/** What a conversion costs, and the minutes its remedies take. `total` is all of it with the donor. */
+export interface WorthCost {
+  parts: number;
+  mending: number;
+  remedies: number;
+  donor: number;
+  total: number;
+  minutes: number;
 }
 
 const canWords: Record<Verdict, string> = {
@@ -75,33 +85,6 @@ export function canIt(
   };
 }
 
-/** What mending, remedies and parts cost, from the first remedy of each finding that does not fit. */
-function costOf(build: Build, findings: readonly Finding[], kit: Kit | null, pack: Pack | null): WorthIt['cost'] {
-  const condition = conditionItemsFor(build.donor.kind).map((item) => {
-    const entry = build.donor.condition[item];
-    if (entry?.grade !== 'needsWork') return { cost: 0, minutes: 0 };
-    const usual = conditionWords[item];
-    return { cost: entry.cost ?? usual.cost, minutes: entry.minutes ?? usual.minutes };
-  });
-  const first = findings
-    .filter((f) => f.verdict === 'rework' && !f.override && !f.rule.startsWith('condition-'))
-    .flatMap((f) => f.remedies.slice(0, 1));
-  const sum = <T>(items: readonly T[], of: (item: T) => number): number =>
-    items.reduce((total, item) => total + of(item), 0);
-  const parts = (kit?.price ?? 0) + (pack?.price ?? 0);
-  const mending = sum(condition, (c) => c.cost);
-  const remedies = sum(first, (r) => r.cost ?? 0);
-  const donor = build.donor.worth.donorPrice ?? 0;
-  return {
-    parts,
-    mending,
-    remedies,
-    donor,
-    total: parts + mending + remedies + donor,
-    minutes: sum(condition, (c) => c.minutes) + sum(first, (r) => r.minutes ?? 0),
-  };
-}
-
 const likingSays: Record<Worth['liking'], [string, number | null]> = {
   loved: ['Its people love it and ride it.', 3],
   liked: ['They like riding it.', 2],
@@ -116,7 +99,7 @@ const fitSays: Record<(typeof riderFits)[number], [string, number | null]> = {
   untried: ['Whether it fits its rider has not been tried.', null],
 };
 
-function moneyLines(worth: Worth, cost: WorthIt['cost']): Weighed[] {
+function moneyLines(worth: Worth, cost: WorthCost): Weighed[] {
   const { readyMadePrice, otherDonorPrice } = worth;
   const lines: Weighed[] = [];
   if (readyMadePrice === null)
@@ -140,16 +123,18 @@ function moneyLines(worth: Worth, cost: WorthIt['cost']): Weighed[] {
   return lines;
 }
 
-/** Whether it is worth it: rider, liking, condition, money. Weights are ours, shown with each line. */
+/**
+ * Whether it is worth it: rider, liking, condition, money. Weights are ours, shown with each line.
+ * @param cost what the plan’s one price says
+ * @param kitsRemaining kits on the shelf that nothing stops; null while they are not judged
+ */
 export function worthIt(
   build: Build,
   findings: readonly Finding[],
-  kit: Kit | null,
-  pack: Pack | null,
-  kitsRemaining: number,
+  cost: WorthCost,
+  kitsRemaining: number | null,
 ): WorthIt {
   const { worth } = build.donor;
-  const cost = costOf(build, findings, kit, pack);
   const [likes, likeWeight] = likingSays[worth.liking];
   const [fits, fitWeight] = fitSays[worth.riderFit];
   const getOn = findings.find((f) => f.rule === 'rider-fit' && !f.override);

@@ -1,8 +1,8 @@
 import { z } from 'zod';
-import { BUILD_SCHEMA, BUILD_VERSION, buildSchema, type Build } from '../build.ts';
+import { BUILD_SCHEMA, BUILD_VERSION, buildSchema, type Build } from '../build/build.ts';
 import { broughtUpToDate } from './migrate.ts';
 import { filePhotosSchema, type FilePhoto } from './photos.ts';
-import { parseJson, problemsOf, type ReadResult } from './problems.ts';
+import { parseJson, problemsOf, type ReadResult } from '../reading/problems.ts';
 
 /** Largest build file read, characters. */
 export const BUILD_FILE_LIMIT = 120_000_000;

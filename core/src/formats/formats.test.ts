@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import { readdirSync, readFileSync } from 'node:fs';
 import fc from 'fast-check';
-import { newBuild } from '../build.ts';
+import { newBuild } from '../build/build.ts';
 import { totalClimb } from '../ride/route.ts';
 import { buildFileSchema, readBuildFile, writeBuildFile } from './buildFile.ts';
 import { groundDistance, readGpx } from './gpx.ts';

@@ -1,7 +1,7 @@
 import { SaxesParser } from 'saxes';
-import type { Route } from '../build.ts';
+import type { Route } from '../build/brief.ts';
 import { resample, smoothElevations, totalClimb, type ProfilePoint } from '../ride/route.ts';
-import type { ReadProblem, ReadResult } from './problems.ts';
+import type { ReadProblem, ReadResult } from '../reading/problems.ts';
 
 /** Largest GPX text read, characters. */
 export const GPX_LIMIT = 60_000_000;

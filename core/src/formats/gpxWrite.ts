@@ -1,4 +1,4 @@
-import type { Route } from '../build.ts';
+import type { Route } from '../build/brief.ts';
 
 /** Metres to a degree of latitude, near enough for a road laid out from nothing. */
 const METRES_A_DEGREE = 111_200;

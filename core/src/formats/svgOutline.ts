@@ -1,7 +1,7 @@
 import { SaxesParser } from 'saxes';
 import svgpath from 'svgpath';
 import { area, FillRule, simplifyPath, unionD, type PathD } from 'clipper2-ts';
-import type { ReadResult } from './problems.ts';
+import type { ReadResult } from '../reading/problems.ts';
 
 /** An outline read from an SVG: m, x along its foot from its left end, y up from its foot. */
 export interface ReadOutline {

@@ -1,11 +1,18 @@
-import type { Build } from '../build.ts';
+import type { Build } from '../build/build.ts';
 import { GRAVITY } from '../constants.ts';
 import { commonFrame } from '../donor/common.ts';
 import { isProven } from '../donor/entry.ts';
-import type { DonorGeometry, Point } from '../donor/geometry.ts';
-import type { Verdict } from '../fit/finding.ts';
-import type { Kit, Pack, PackPlace } from '../parts/part.ts';
-import { axleLoads, massPoints, type AxleLoads, type MassPoint } from '../safety/axleLoads.ts';
+import type { DonorGeometry } from '../donor/geometry.ts';
+import type { Verdict } from '../verdict.ts';
+import type { PackPlace } from '../parts/pack.ts';
+import {
+  axleLoads,
+  massPoints,
+  NOTHING_ADDED,
+  type Added,
+  type AxleLoads,
+  type MassPoint,
+} from '../safety/axleLoads.ts';
 
 /** Radii at which a trike's corner speed is shown, m. Source: docs/models.md. */
 export const CORNER_RADII = [3, 5, 10] as const;
@@ -61,21 +68,14 @@ export function tipDistance(g: DonorGeometry, xM: number): number {
 
 /**
  * Load on each wheel, centre of mass, tipping and limits with and without the kit and pack.
- * @param packAt middle of where the pack lies, m; null where it is not placed
+ * @param added the kit with its fittings, and the pack where it lies; a pack of 0 kg where none is chosen
  * @param place what carries the pack
  * @returns plain figures in SI; positions good to a few centimetres, loads to about 5 kg unless weighed
  */
-export function balanceOf(
-  build: Build,
-  g: DonorGeometry,
-  kit: Kit | null,
-  pack: Pack | null,
-  packAt: Point | null,
-  place: PackPlace | null,
-): Balance {
-  const mass = { kg: pack?.massKg ?? 0, at: packAt };
-  const before = axleLoads(build, g, null, { kg: 0, at: null });
-  const now = axleLoads(build, g, kit, mass);
+export function balanceOf(build: Build, g: DonorGeometry, added: Added, place: PackPlace | null): Balance {
+  const { kit, fittingsKg, pack } = added;
+  const before = axleLoads(build, g, NOTHING_ADDED);
+  const now = axleLoads(build, g, added);
   const base = g.frontAxle.x - g.rearAxle.x;
   const rearWheels = g.pairedRear ? 2 : 1;
   const frontWheels = g.pairedFront ? 2 : 1;
@@ -106,9 +106,9 @@ export function balanceOf(
     verdict: againstLimit(loadKg, survey[id]?.value ?? null, isProven(survey[id])),
   });
   const own = survey.vehicleMass?.value ?? commonFrame[build.donor.kind].vehicleMass;
-  const rackLoad = (build.brief.panniers ? build.brief.cargoKg : 0) + (place === 'rack' && pack ? pack.massKg : 0);
+  const rackLoad = (build.brief.panniers ? build.brief.cargoKg : 0) + (place === 'rack' ? pack.kg : 0);
   return {
-    points: massPoints(build, g, kit, mass).filter((m) => m.kg > 0),
+    points: massPoints(build, g, added).filter((m) => m.kg > 0),
     before,
     now,
     perWheel: [
@@ -128,7 +128,9 @@ export function balanceOf(
       limit('All that moves', 'loadLimit', now.totalKg),
       limit('Heavier wheel', 'wheelLimit', Math.max(now.rearKg / rearWheels, now.frontKg / frontWheels)),
       ...(rackLoad > 0 ? [limit('Rack', 'rackLimit', rackLoad)] : []),
-      ...(g.trackM === 0 ? [limit('Stand, parked', 'standLimit', own + (kit?.massKg ?? 0) + (pack?.massKg ?? 0))] : []),
+      ...(g.trackM === 0
+        ? [limit('Stand, parked', 'standLimit', own + (kit?.massKg ?? 0) + fittingsKg + pack.kg)]
+        : []),
     ],
     tipsOverFront: { before: front(before), now: front(now) },
     tipsSideways:
@@ -158,17 +160,16 @@ export interface WeightBudget {
   targetKg: number | null;
 }
 
-/** Added less removed since the beginning; the rider and what is carried do not belong to it. */
-export function weightBudget(build: Build, kit: Kit | null, pack: Pack | null): WeightBudget {
+/**
+ * Added less removed since the beginning; the rider and what is carried do not belong to it.
+ * @param added kit, pack and fittings of the plan, each with its mass
+ */
+export function weightBudget(build: Build, added: readonly { label: string; kg: number }[]): WeightBudget {
   const { weights, donor, brief } = build;
   const own = donor.survey.vehicleMass?.value ?? commonFrame[donor.kind].vehicleMass;
   const frozen = weights.baseline;
   const baselineKg = frozen?.kg ?? own;
-  const changes = [
-    ...weights.changes,
-    ...(kit ? [{ label: kit.name, kg: kit.massKg }] : []),
-    ...(pack ? [{ label: pack.name, kg: pack.massKg }] : []),
-  ];
+  const changes = [...weights.changes, ...added.map(({ label, kg }) => ({ label, kg }))];
   const addedKg = changes.reduce((sum, c) => sum + Math.max(0, c.kg), 0);
   const removedKg = changes.reduce((sum, c) => sum + Math.max(0, -c.kg), 0);
   return {

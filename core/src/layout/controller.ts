@@ -1,7 +1,8 @@
 import { lineOf, pointAlong } from '../donor/frames/chains.ts';
 import type { Point } from '../donor/frames/frame.ts';
 import type { DonorGeometry } from '../donor/geometry.ts';
-import { motorPlace, type Kit, type PackPlace } from '../parts/part.ts';
+import { motorPlace, type Kit } from '../parts/kit.ts';
+import type { PackPlace } from '../parts/pack.ts';
 import { boxShape, type LoadShape } from './packShape.ts';
 import { bodyOf, placed, placementsOn, type Placement } from './place.ts';
 import type { Room } from './room.ts';

@@ -1,4 +1,5 @@
-import { ridingNow, type Build } from '../build.ts';
+import { ridingNow } from '../build/brief.ts';
+import type { Build } from '../build/build.ts';
 import { BATTERY_CLEARANCE_WANTED } from '../constants.ts';
 import { commonFrame } from '../donor/common.ts';
 import { toleranceOf } from '../donor/derived.ts';
@@ -6,7 +7,7 @@ import type { Donor, SurveyItemId } from '../donor/donor.ts';
 import { isProven, type Entry } from '../donor/entry.ts';
 import { donorGeometry, type DonorGeometry } from '../donor/geometry.ts';
 import { itemExists, surveyItem } from '../donor/survey.ts';
-import type { Kit } from '../parts/part.ts';
+import type { Kit } from '../parts/kit.ts';
 import { resized, turned, type LoadShape } from './packShape.ts';
 import { goesOn, poseAt, Trial, type Placement } from './place.ts';
 import { roomOf, type Mount, type Room } from './room.ts';

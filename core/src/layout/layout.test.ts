@@ -1,13 +1,13 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { newBuild, type Build } from '../build.ts';
+import { newBuild, type Build } from '../build/build.ts';
 import { BATTERY_CLEARANCE_WANTED } from '../constants.ts';
 import type { Point } from '../donor/frames/frame.ts';
 import { donorGeometry } from '../donor/geometry.ts';
 import { vehicleKinds } from '../donor/kinds.ts';
 import type { Survey } from '../donor/donor.ts';
-import { starterShelf } from '../parts/shelf.ts';
-import type { Pack } from '../parts/part.ts';
+import { starterShelf } from '../parts/shelf/starterShelf.ts';
+import type { Pack } from '../parts/pack.ts';
 import { FrameRoom, whatIsMissing } from './frameRoom.ts';
 import { packShape, turned, type LoadShape } from './packShape.ts';
 import {
@@ -63,7 +63,7 @@ const mountOf = (room: Room, place: Mount['place']): Mount => {
 };
 
 const packOf = (id: string): Pack => {
-  const pack = starterShelf.packs.find((p) => p.id === id);
+  const pack = starterShelf.pack.find((p) => p.id === id);
   if (!pack) throw new Error(id);
   return pack;
 };
@@ -81,7 +81,7 @@ const anyFrame = fc
     const y = down * Math.cos(angle) + head;
     return { seat, down, head, top: Math.hypot(x, y - seat) };
   });
-const anyPack = fc.constantFrom(...starterShelf.packs.filter((p) => p.places.includes('downTube')));
+const anyPack = fc.constantFrom(...starterShelf.pack.filter((p) => p.places.includes('downTube')));
 const anyPlace = fc.constantFrom(
   'downTube' as const,
   'seatTube' as const,
@@ -485,7 +485,7 @@ describe('awkward frames', () => {
     const { room } = new FrameRoom(build, geometry, null);
     const mount = mountOf(room, 'downTube');
     let went = 0;
-    for (const pack of starterShelf.packs.filter((p) => p.places.includes('downTube'))) {
+    for (const pack of starterShelf.pack.filter((p) => p.places.includes('downTube'))) {
       const shape = packShape(pack);
       const best = placementsOn(room, mount, shape)[0] as Placement;
       if (best.clearanceM < 0) continue;
@@ -563,7 +563,7 @@ describe('awkward frames', () => {
       const { room } = new FrameRoom(build, donorGeometry(build.donor, 1.72), null);
       expect(room.mounts.length, kind).to.be.greaterThan(0);
       const any = room.mounts.some((mount) =>
-        starterShelf.packs.some(
+        starterShelf.pack.some(
           (pack) =>
             pack.places.includes(mount.place) &&
             (placementsOn(room, mount, packShape(pack))[0]?.clearanceM ?? -1) > 0.005,

@@ -1,6 +1,9 @@
+import { NOTHING_ADDED, type Added } from '../safety/axleLoads.ts';
+import type { Kit } from '../parts/kit.ts';
+import type { Pack } from '../parts/pack.ts';
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { newBuild, type Build } from '../build.ts';
+import { newBuild, type Build } from '../build/build.ts';
 import { TAPE_TOLERANCE } from '../constants.ts';
 import { commonFrame } from '../donor/common.ts';
 import type { Survey } from '../donor/donor.ts';
@@ -11,7 +14,7 @@ import { vehicleKinds } from '../donor/kinds.ts';
 import { dxfDrawing } from '../formats/dxf.ts';
 import { readSvgOutline } from '../formats/svgOutline.ts';
 import { svgDrawing, svgPage } from '../formats/svgSheet.ts';
-import { starterShelf } from '../parts/shelf.ts';
+import { starterShelf } from '../parts/shelf/starterShelf.ts';
 import { balanceOf, weightBudget } from './balance.ts';
 import { leadsOf, placeController } from './controller.ts';
 import { FrameRoom } from './frameRoom.ts';
@@ -48,7 +51,7 @@ const build = (change: (b: Build) => void = () => undefined): Build => {
 const tubes = { seat: 0.0286, top: 0.0286, down: 0.035 };
 const d = (p: Point, q: Point): number => Math.hypot(p.x - q.x, p.y - q.y);
 const pack = (id: string) => {
-  const found = starterShelf.packs.find((p) => p.id === id);
+  const found = starterShelf.pack.find((p) => p.id === id);
   if (!found) throw new Error(id);
   return found;
 };
@@ -501,14 +504,21 @@ describe('brackets and sheets', () => {
   });
 });
 
+/** A kit and a pack on the vehicle, the pack’s middle at a place. */
+const added = (kit: Kit | null, own: Pack, at: { x: number; y: number }): Added => ({
+  kit,
+  fittingsKg: 0,
+  pack: { kg: own.massKg, at },
+});
+
 describe('weight, wheels and leads', () => {
   it('loads on the wheels add up to all that moves, and their moments to its place', () => {
     for (const kind of vehicleKinds) {
       const b = build((x) => (x.donor.kind = kind));
       const g = donorGeometry(b.donor, 1.72);
-      const kit = starterShelf.kits[0] ?? null;
+      const kit = starterShelf.kit[0] ?? null;
       const own = pack('hearth-36-12-lfp');
-      const balance = balanceOf(b, g, kit, own, { x: 0.1, y: 0.7 }, 'rack');
+      const balance = balanceOf(b, g, added(kit, own, { x: 0.1, y: 0.7 }), 'rack');
       const { now } = balance;
       expect(now.rearKg + now.frontKg).to.be.closeTo(now.totalKg, 1e-9);
       const sum = balance.points.reduce((m, p) => m + p.kg * p.x, 0);
@@ -526,12 +536,10 @@ describe('weight, wheels and leads', () => {
       balanceOf(
         build((x) => (x.donor.survey = { loadLimit: entry(limit, from) })),
         donorGeometry(build().donor, 1.72),
-        null,
-        null,
-        null,
+        NOTHING_ADDED,
         null,
       ).limits[0]?.verdict;
-    const { totalKg } = balanceOf(build(), donorGeometry(build().donor, 1.72), null, null, null, null).now;
+    const { totalKg } = balanceOf(build(), donorGeometry(build().donor, 1.72), NOTHING_ADDED, null).now;
     expect(at(totalKg - 1, 'measured')).to.equal('stop');
     expect(at(totalKg + 1, 'measured')).to.equal('rework');
     expect(at(totalKg * 1.5, 'measured')).to.equal('fits');
@@ -542,9 +550,9 @@ describe('weight, wheels and leads', () => {
     const b = build();
     const g = donorGeometry(b.donor, 1.72);
     const own = pack('hearth-48-20-lfp');
-    const low = balanceOf(b, g, null, own, { x: 0.6, y: 0.5 }, 'downTube');
-    const back = balanceOf(b, g, null, own, { x: 0, y: 0.5 }, 'rack');
-    const high = balanceOf(b, g, null, own, { x: 0.6, y: 0.9 }, 'topTube');
+    const low = balanceOf(b, g, added(null, own, { x: 0.6, y: 0.5 }), 'downTube');
+    const back = balanceOf(b, g, added(null, own, { x: 0, y: 0.5 }), 'rack');
+    const high = balanceOf(b, g, added(null, own, { x: 0.6, y: 0.9 }), 'topTube');
     expect(back.now.rearKg).to.be.greaterThan(low.now.rearKg);
     expect(high.tipsOverFront.now).to.be.below(low.tipsOverFront.now);
   });
@@ -562,7 +570,7 @@ describe('weight, wheels and leads', () => {
       x.brief.massTargetKg = 22;
     });
     const own = pack('kettle-36-13');
-    const budget = weightBudget(b, null, own);
+    const budget = weightBudget(b, [{ label: own.name, kg: own.massKg }]);
     expect(budget.nowKg).to.be.closeTo(14.2 - 1.9 + 0.7 + own.massKg, 1e-9);
     expect(budget.removedKg).to.be.closeTo(1.9, 1e-9);
     expect(budget.baselineKg).to.equal(14.2);
@@ -600,14 +608,14 @@ describe('weight, wheels and leads', () => {
     if (!mount) throw new Error('no down tube');
     const shape = packShape(pack('kettle-36-13'));
     const lies = placementsOn(room, mount, shape)[0] as Placement;
-    const kit = starterShelf.kits.find((k) => k.controller.place === 'its own box' && k.hub?.place === 'rear');
+    const kit = starterShelf.kit.find((k) => k.controller.place === 'its own box' && k.hub?.place === 'rear');
     if (!kit) throw new Error('no kit');
     const found = placeController(room, kit, { shape, lies });
     expect(found?.airy).to.equal(true);
     const leads = leadsOf(g, kit, { shape, lies }, found);
     expect(leads.map((l) => l.id)).to.deep.equal(['battery', 'motor', 'bar']);
     for (const l of leads) expect(l.lengthM).to.be.within(0.1, 3);
-    const inMotor = starterShelf.kits.find((k) => k.controller.place === 'in the motor');
+    const inMotor = starterShelf.kit.find((k) => k.controller.place === 'in the motor');
     expect(inMotor && placeController(room, inMotor, null)).to.equal(null);
   });
 

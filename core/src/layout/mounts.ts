@@ -1,5 +1,5 @@
 import type { DonorGeometry, Point } from '../donor/geometry.ts';
-import type { Pack } from '../parts/part.ts';
+import type { Pack } from '../parts/pack.ts';
 import { packShape, turned } from './packShape.ts';
 import type { Placement } from './place.ts';
 import { hole, line, measured, words, type SheetDrawing, type SheetMark } from './sheet.ts';

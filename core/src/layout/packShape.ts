@@ -1,5 +1,5 @@
 import type { Point } from '../donor/frames/frame.ts';
-import type { Pack } from '../parts/part.ts';
+import type { Pack } from '../parts/pack.ts';
 import { convexPieces, hull, piece, swept, type Piece } from './shapes.ts';
 
 /**

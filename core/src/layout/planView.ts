@@ -1,6 +1,6 @@
 import type { Survey } from '../donor/donor.ts';
 import type { DonorGeometry, Point } from '../donor/geometry.ts';
-import type { Kit } from '../parts/part.ts';
+import type { Kit } from '../parts/kit.ts';
 
 /** A thing seen from above: x forward from the rear axle, z to the right of the middle, m. */
 export interface PlanShape {

@@ -3,7 +3,8 @@ import { add, left, lengthOf, scale, sub, unit, type Point, type Tube } from '..
 import type { Donor, MainTube, SurveyItemId } from '../donor/donor.ts';
 import type { DonorGeometry } from '../donor/geometry.ts';
 import { kindTraits } from '../donor/kinds.ts';
-import type { Kit, PackPlace } from '../parts/part.ts';
+import type { Kit } from '../parts/kit.ts';
+import type { PackPlace } from '../parts/pack.ts';
 import { kneePath } from './knees.ts';
 import { chainPieces, hull, piece, type Piece } from './shapes.ts';
 import { suspensionAt } from './suspension.ts';

@@ -5,10 +5,7 @@ import {
   LITHIUM_EMPTY_RESISTANCE,
   LITHIUM_RISE_BELOW,
 } from '../constants.ts';
-
-/** Cell chemistries the models know. */
-export const chemistries = ['nmc', 'lfp', 'lead'] as const;
-export type Chemistry = (typeof chemistries)[number];
+import type { Chemistry } from '../parts/chemistry.ts';
 
 /** What a pack is made of, as the models need it. Currents in A, resistances in Ω, `usable` and `health` as shares. */
 export interface PackModel {

@@ -1,7 +1,7 @@
 import { CHARGE_EFFICIENCY } from '../constants.ts';
-import type { Pack } from '../parts/part.ts';
+import type { Pack } from '../parts/pack.ts';
 import { amount, phrase, type Phrase } from '../quantity/format.ts';
-import { nominalWh } from './battery.ts';
+import { CYCLE_LIFE, nominalWh } from './battery.ts';
 
 /** Life and care of the pack on this ride. */
 export interface PackLife {
@@ -12,13 +12,10 @@ export interface PackLife {
   advice: Phrase[];
 }
 
-/** Full cycles to 80 %. Source: docs/models.md, battery. */
-const CYCLES = { nmc: 650, lfp: 2000, lead: 250 } as const;
-
 /** Life, price per km, time on the charger, and how to keep it. */
 export function packLife(pack: Pack, whPerKm: number, coldestC: number): PackLife {
   const usableWh = nominalWh(pack) * pack.usable;
-  const cycles = CYCLES[pack.chemistry];
+  const cycles = CYCLE_LIFE[pack.chemistry];
   const ah = pack.parallel * pack.cellAh;
   const chargerA = pack.chemistry === 'lead' ? Math.max(1, Math.round(ah / 8)) : ah > 15 ? 4 : 2;
   const advice: Phrase[] =

@@ -1,17 +1,17 @@
-import type { Build } from '../build.ts';
-import { legalClass } from '../safety/law.ts';
-import { amount, phrase } from '../quantity/format.ts';
+import { neededRange } from '../build/brief.ts';
 import { driveEfficiency, peakTorque, shaftRatio } from '../drive/motor.ts';
 import { capacityAh, nominalWh, packVolts } from '../pack/battery.ts';
+import { legalClass } from '../parts/law.ts';
+import { amount, phrase } from '../quantity/format.ts';
 import { airDensity, roadLoad } from '../ride/roadLoad.ts';
 import { steadyLoad, type SteadySpeed } from '../ride/steady.ts';
-import { massLines, totalMass } from './assemble.ts';
-import type { Chosen, Gearing } from './choose.ts';
+import type { PlanContext } from '../vehicle/context.ts';
+import type { Reckoning } from '../vehicle/reckon.ts';
+import type { WantKind } from '../work/wanted.ts';
 import type { Figure, SumLine } from './figure.ts';
-import { neededRange } from './needs.ts';
-import type { RangeBand, Reckoning } from './reckon.ts';
+import type { Money } from './money.ts';
 
-const chooseFirst = (chosen: Chosen): string =>
+const chooseFirst = (chosen: Pick<PlanContext, 'kit' | 'pack'>): string =>
   chosen.kit === null && chosen.pack === null
     ? 'choose a kit and a pack first'
     : chosen.kit === null
@@ -21,37 +21,32 @@ const chooseFirst = (chosen: Chosen): string =>
         : 'pack and kit do not go together';
 
 /** The tally's figures; those that wait for a choice say so. */
-export function tallyFigures(
-  build: Build,
-  chosen: Chosen,
-  gearing: Gearing,
-  r: Reckoning | null,
-  band: RangeBand | null,
-): Figure[] {
+export function tallyFigures(context: PlanContext, money: Money): Figure[] {
   return [
-    rangeFigure(build, chosen, r, band),
-    topSpeedFigure(build, chosen, r),
-    startFigure(chosen, gearing, r),
-    climbFigure(chosen, r),
-    massFigure(build, chosen),
-    priceFigure(chosen),
+    rangeFigure(context),
+    topSpeedFigure(context),
+    startFigure(context),
+    climbFigure(context),
+    massFigure(context),
+    priceFigure(money),
   ];
 }
 
-function waiting(id: Figure['id'], label: string, chosen: Chosen): Figure {
+function waiting(id: Figure['id'], label: string, chosen: Pick<PlanContext, 'kit' | 'pack'>): Figure {
   return { id, label, value: null, note: phrase`${chooseFirst(chosen)}`, limit: '', formula: '', sum: [] };
 }
 
-function rangeFigure(build: Build, chosen: Chosen, r: Reckoning | null, band: RangeBand | null): Figure {
+function rangeFigure(context: PlanContext): Figure {
+  const { build, pack: chosenPack, reckoning: r, band } = context;
   const label = build.brief.thereAndBack ? 'Range, there and back' : 'Range';
-  if (!r || !band || !chosen.pack) return waiting('range', label, chosen);
-  const need = neededRange(build);
+  if (!r || !band || !chosenPack) return waiting('range', label, context);
+  const need = neededRange(build.brief);
   const { pack } = r.system;
   const e = r.toEmpty;
   const wh = (j: number): ReturnType<typeof amount> => amount(j / 3600, 'energy');
   const model = 'ride model';
   const sum: SumLine[] = [
-    { label: 'Pack, as sold', value: amount(nominalWh(pack), 'energy'), from: chosen.pack.name },
+    { label: 'Pack, as sold', value: amount(nominalWh(pack), 'energy'), from: chosenPack.name },
     {
       label: `Capacity at ${Math.round(r.system.air.temperatureC)} °C`,
       value: amount(capacityAh(pack, r.system.air.temperatureC), 'charge'),
@@ -123,10 +118,11 @@ function speedSum(r: Reckoning, s: SteadySpeed): SumLine[] {
 const SPEED_FORMULA =
   'Going up from rest, the first speed at which motor and rider together no longer exceed air, rolling, hill and drag; winding at 20 °C.';
 
-function topSpeedFigure(build: Build, chosen: Chosen, r: Reckoning | null): Figure {
+function topSpeedFigure(context: PlanContext): Figure {
+  const { build, reckoning: r, laws } = context;
   const label = 'Fast on the flat';
-  if (!r) return waiting('topSpeed', label, chosen);
-  const law = legalClass(build.brief.legalClass, chosen.shelf.laws);
+  if (!r) return waiting('topSpeed', label, context);
+  const law = legalClass(build.brief.legalClass, laws);
   const limit = r.system.controller.assistLimitMs;
   return {
     id: 'topSpeed',
@@ -142,9 +138,10 @@ function topSpeedFigure(build: Build, chosen: Chosen, r: Reckoning | null): Figu
   };
 }
 
-function startFigure(chosen: Chosen, gearing: Gearing, r: Reckoning | null): Figure {
+function startFigure(context: PlanContext): Figure {
+  const { gearing, reckoning: r } = context;
   const label = 'Steepest start';
-  if (!r) return waiting('startGrade', label, chosen);
+  if (!r) return waiting('startGrade', label, context);
   const { motor, controller, vehicle } = r.system;
   const lowest = Math.max(...(vehicle.fixedCog === null ? vehicle.cogs : [vehicle.fixedCog]));
   const ratio = shaftRatio(motor, vehicle.ring, lowest);
@@ -187,8 +184,9 @@ function startFigure(chosen: Chosen, gearing: Gearing, r: Reckoning | null): Fig
   };
 }
 
-function climbFigure(chosen: Chosen, r: Reckoning | null): Figure {
-  if (!r) return waiting('climb', 'Steady climb', chosen);
+function climbFigure(context: PlanContext): Figure {
+  const { reckoning: r } = context;
+  if (!r) return waiting('climb', 'Steady climb', context);
   const held = r.climb.speedMs > 0;
   return {
     id: 'climb',
@@ -210,10 +208,9 @@ function climbFigure(chosen: Chosen, r: Reckoning | null): Figure {
   };
 }
 
-function massFigure(build: Build, chosen: Chosen): Figure {
-  const lines = massLines(build, chosen.kit, chosen.pack);
-  const total = totalMass(lines);
-  const limits = [build.donor.survey.loadLimit?.value, chosen.kit?.systemLimitKg].filter((kg) => kg !== undefined);
+function massFigure({ build, kit, asItWillBe }: PlanContext): Figure {
+  const { masses: lines, massKg: total } = asItWillBe;
+  const limits = [build.donor.survey.loadLimit?.value, kit?.systemLimitKg].filter((kg) => kg !== undefined);
   const least = limits.length > 0 ? Math.min(...limits) : null;
   return {
     id: 'mass',
@@ -227,7 +224,7 @@ function massFigure(build: Build, chosen: Chosen): Figure {
           : phrase`${amount(total - least, 'mass')} over the least limit`,
     limit: least === null ? 'no limit known' : `least limit ${least} kg`,
     formula:
-      'Rider, load, vehicle, kit and pack. The wheel a hub kit replaces is not taken off, so the sum errs heavy.',
+      'Rider, load, vehicle, kit, pack, arms and fittings. The wheel a hub kit replaces is not taken off, so the sum errs heavy.',
     sum: [
       ...lines.map((line) => ({
         label: line.label,
@@ -243,29 +240,43 @@ function massFigure(build: Build, chosen: Chosen): Figure {
             },
           ]
         : []),
-      ...(chosen.kit?.systemLimitKg === undefined
+      ...(kit?.systemLimitKg === undefined
         ? []
-        : [{ label: 'Kit’s limit', value: amount(chosen.kit.systemLimitKg, 'mass'), from: 'kit data' }]),
+        : [{ label: 'Kit’s limit', value: amount(kit.systemLimitKg, 'mass'), from: 'kit data' }]),
     ],
   };
 }
 
-function priceFigure(chosen: Chosen): Figure {
-  const parts = [chosen.kit, chosen.pack, chosen.ring, chosen.cluster].filter((part) => part !== null);
+function priceFigure(money: Money): Figure {
+  const { lines, parts, remedies, mending, conversion } = money;
+  const extra = remedies + mending;
   return {
     id: 'price',
-    label: 'Parts so far',
-    value: amount(
-      parts.reduce((sum, part) => sum + part.price, 0),
-      'money',
-    ),
+    label: 'Parts and remedies',
+    value: amount(conversion, 'money'),
     note:
-      parts.length === 0
+      lines.length === 0
         ? phrase`nothing chosen yet`
-        : phrase`${parts.length} part${parts.length === 1 ? '' : 's'} chosen; remedies not counted`,
+        : extra === 0
+          ? phrase`${amount(parts, 'money')} of parts; nothing to mend`
+          : phrase`${amount(parts, 'money')} of parts, ${amount(extra, 'money')} of remedies and mending`,
     limit: '',
     formula:
-      'List prices of the parts chosen, in the shelf’s own money. Adapters, arms and tools come with the parts list.',
-    sum: parts.map((part) => ({ label: part.name, value: amount(part.price, 'money'), from: part.maker })),
+      'List prices in the shelf’s own money of the parts chosen and the arms planned, of the remedy taken for each finding or else its usual one, and of putting the donor right. What two findings want at one place is counted once.',
+    sum: lines
+      .filter((line) => line.price !== null)
+      .map((line) => ({
+        label: line.count > 1 ? `${line.count} × ${line.name}` : line.name,
+        value: amount((line.price ?? 0) * line.count, 'money'),
+        from: `${kindWords[line.kind]}, ${line.place}`,
+      })),
   };
 }
+
+const kindWords: Record<WantKind, string> = {
+  chosen: 'chosen',
+  planned: 'planned',
+  taken: 'remedy taken',
+  usual: 'usual remedy',
+  mending: 'mending',
+};

@@ -1,15 +1,13 @@
-import type { Build } from '../build.ts';
 import { BRISK_CADENCE_RPM } from '../constants.ts';
 import { commonFrame } from '../donor/common.ts';
 import { kitPeakTorque } from '../drive/kitTorque.ts';
 import { chainAngle, chainLinks, chainLinksWorkshop, cogLines, MOST_LEAN } from '../gearing/chain.ts';
-import type { Shelf } from '../parts/part.ts';
 import { tyreRadius } from '../quantity/tyre.ts';
 import { cadenceAt, speedAtCadence, startGrade, steadySpeed } from '../ride/steady.ts';
-import { assembleSystem } from './assemble.ts';
-import { chosenParts, gearingFor, hubGearRatios } from './choose.ts';
-import { roadSteepest } from './reckon.ts';
-import { voltsSuit } from './volts.ts';
+import type { PlanContext } from '../vehicle/context.ts';
+import { hubGearRatios } from '../vehicle/gearing.ts';
+import { systemOf } from '../vehicle/system.ts';
+import { voltsSuit } from '../pack/volts.ts';
 
 /** One cog's chain: where it runs, how far it leans. */
 export interface ChainRow {
@@ -58,12 +56,10 @@ const GROWTH_SHARE = 0.12;
 const CAN_ADD_RPM = 100;
 
 /** Chain line, chain length and the rings and cogs that would do, for what is chosen. */
-export function gearSheet(build: Build, shelf: Shelf): GearSheet {
-  const chosen = chosenParts(build, shelf);
-  const { kit, pack } = chosen;
+export function gearSheet(context: PlanContext): GearSheet {
+  const { build, kit, pack, shelf, gearing, asItWillBe, steepest } = context;
   const { survey, kind } = build.donor;
   const common = commonFrame[kind];
-  const gearing = gearingFor(build, kit, chosen.ring, chosen.cluster);
   const hubGear = gearing.drivetrain === 'hubGear';
   const cogTeeth = hubGear ? [survey.cogTeeth?.value[0] ?? 19] : gearing.gears.map((g) => g.cog).sort((a, b) => a - b);
   const spacing = survey.rearDropoutSpacing?.value ?? 0.135;
@@ -81,12 +77,11 @@ export function gearSheet(build: Build, shelf: Shelf): GearSheet {
   const growthM = (survey.rearTravel?.value ?? 0) * GROWTH_SHARE;
   const biggest = Math.max(...cogTeeth);
 
-  const wheel = tyreRadius(survey.rearTyre?.value ?? common.tyre);
-  const steepest = roadSteepest(build);
+  const wheel = tyreRadius(asItWillBe.tyres.rear);
   const floor = survey.hubGearRatioFloor?.value;
   const bears = survey.hubGearTorque?.value;
-  const ratios = hubGearRatios[survey.hubGear?.value ?? 'three'];
-  const rings = [...new Set(chosen.shelf.rings.map((r) => r.teeth).concat(gearing.ring))].sort((a, b) => a - b);
+  const ratios = hubGearRatios(shelf.hubGear, survey.hubGear?.value ?? 'three');
+  const rings = [...new Set(shelf.ring.map((r) => r.teeth).concat(gearing.ring))].sort((a, b) => a - b);
   // A mid-drive lives by its biggest cog; with a hub only the smallest matters, for the legs.
   const byLegs = !hubGear && !kit?.mid;
   const cogs = hubGear
@@ -102,7 +97,10 @@ export function gearSheet(build: Build, shelf: Shelf): GearSheet {
       const highest = hubGear ? cog / Math.max(...ratios) : byLegs ? cog : smallest;
       let grade: number | null = null;
       if (reckoned && kit) {
-        const system = assembleSystem(build, kit, pack, { ...gearing, ring, gears: [{ label: '', cog: lowest }] });
+        const system = systemOf(build, {
+          ...asItWillBe,
+          gearing: { ...gearing, ring, gears: [{ label: '', cog: lowest }] },
+        });
         grade = startGrade({ ...system, vehicle: { ...system.vehicle, fixedCog: lowest } });
       }
       const below = hubGear && kit?.mid !== undefined && floor !== undefined && ring / cog < floor;
@@ -127,7 +125,7 @@ export function gearSheet(build: Build, shelf: Shelf): GearSheet {
 
   let cadenceAtMotor: GearSheet['cadenceAtMotor'] = null;
   if (kit && pack && voltsSuit(kit, pack)) {
-    const system = assembleSystem(build, kit, pack, gearing);
+    const system = systemOf(build, asItWillBe);
     const alone = steadySpeed({ ...system, rider: { ...system.rider, powerW: 0 } }, 0, 1);
     const rpm = cadenceAt(alone.speedMs, wheel, gearing.ring, Math.min(...gearing.gears.map((g) => g.cog)));
     cadenceAtMotor = { speedMs: alone.speedMs, rpm, canAdd: rpm <= CAN_ADD_RPM };

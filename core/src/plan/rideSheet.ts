@@ -1,22 +1,18 @@
-import type { Build } from '../build.ts';
-import { ridingNow } from '../build.ts';
-import { donorGeometry } from '../donor/geometry.ts';
-import { nominalWh } from '../pack/battery.ts';
+import { neededRange } from '../build/brief.ts';
+import { BRAKES_JUDGED_TO } from '../constants.ts';
+import { nominalVolts } from '../pack/battery.ts';
 import { packLife, type PackLife } from '../pack/life.ts';
-import type { Shelf } from '../parts/part.ts';
+import { voltsSuit } from '../pack/volts.ts';
 import { airDensity } from '../ride/roadLoad.ts';
 import { flatRoute, routeSegments } from '../ride/route.ts';
 import { scenarios, type Scenario } from '../ride/scenarios.ts';
 import { cutRoute, simulate, type EnergyAccount, type RideResult, type RideTrace } from '../ride/simulate.ts';
-import { steadyLoad, fullDrive, startGrade } from '../ride/steady.ts';
 import type { SpreadJob } from '../ride/spread.ts';
+import { fullDrive, startGrade, steadyLoad } from '../ride/steady.ts';
 import type { RideSystem } from '../ride/system.ts';
-import { packMass } from '../fit/rules/packPlace.ts';
 import { goingSafely, type Caution } from '../safety/going.ts';
-import { assembleSystem } from './assemble.ts';
-import { chosenParts, gearingFor } from './choose.ts';
-import { neededRange } from './needs.ts';
-import { voltsSuit } from './volts.ts';
+import type { PlanContext } from '../vehicle/context.ts';
+import { assistLimit, systemOf } from '../vehicle/system.ts';
 
 /** A hill of the road: whether it is passed with a run-up, and from rest. */
 export interface HillStart {
@@ -66,30 +62,26 @@ const HILL_LENGTH = 40;
 const SEED = 20_260;
 
 /** What a spread rides, without the rest of the sheet: cheap enough for every keystroke. */
-export function rideJob(build: Build, shelf: Shelf): { job: SpreadJob; wantedM: number } | null {
-  const chosen = chosenParts(build, shelf);
-  const { kit, pack } = chosen;
+export function rideJob(context: PlanContext): { job: SpreadJob; wantedM: number } | null {
+  const { build, kit, pack, asItWillBe } = context;
   if (!kit || !pack || !voltsSuit(kit, pack)) return null;
-  const system = assembleSystem(build, kit, pack, gearingFor(build, kit, chosen.ring, chosen.cluster));
+  const system = systemOf(build, asItWillBe);
   return {
     job: { system, route: build.brief.route ?? flatRoute, brief: { ...build.brief, route: null }, seed: SEED },
-    wantedM: neededRange(build),
+    wantedM: neededRange(build.brief),
   };
 }
 
 /** The ride of a build with its kit and pack, once over the road; null where either is not chosen. */
-export function rideSheet(build: Build, shelf: Shelf): RideSheet | null {
-  const chosen = chosenParts(build, shelf);
-  const { kit, pack } = chosen;
+export function rideSheet(context: PlanContext): RideSheet | null {
+  const { build, kit, pack, asItWillBe, geometry, added, shelf } = context;
   if (!kit || !pack || !voltsSuit(kit, pack)) return null;
-  const gearing = gearingFor(build, kit, chosen.ring, chosen.cluster);
-  const system = assembleSystem(build, kit, pack, gearing);
+  const system = systemOf(build, asItWillBe);
   const route = build.brief.route ?? flatRoute;
   const segments = routeSegments(route, build.brief);
   const trace = emptyTrace();
   const once = simulate(system, cutRoute(segments, 0), { repeat: false, trace });
-  const wantedM = neededRange(build);
-  const geometry = donorGeometry(build.donor, ridingNow(build.brief).statureM);
+  const wantedM = neededRange(build.brief);
   const rho = airDensity(system.air.altitudeM, system.air.temperatureC);
   const { vehicle } = system;
   const usableHalf = 1 - system.pack.usable / 2;
@@ -106,10 +98,12 @@ export function rideSheet(build: Build, shelf: Shelf): RideSheet | null {
       cdaM2: vehicle.cdaM2,
       crr: vehicle.crr,
       rho,
-      speedMs: Math.min(build.choice.assistLimitMs ?? kit.assistLimitMs ?? build.brief.cruiseMs, 12.5),
+      speedMs: Math.min(assistLimit(build, asItWillBe) ?? build.brief.cruiseMs, BRAKES_JUDGED_TO),
       segments,
-      nominalVolts: nominalWh(pack) / (pack.parallel * pack.cellAh),
-      packAt: packMass({ build, geometry, systemMassKg: vehicle.massKg, kit, pack, laws: [], steepest: 0 }).at,
+      nominalVolts: nominalVolts(pack),
+      packAt: added.pack.at,
+      fittingsKg: added.fittingsKg,
+      stock: shelf,
     }),
     life: packLife(pack, once.whPerKm, build.brief.temperatureC),
     job: { system, route, brief: build.brief, seed: SEED },

@@ -1,14 +1,21 @@
-import type { Build } from '../build.ts';
-import { GRAVITY } from '../constants.ts';
-import { coldFactor, fullVolts, nominalWh } from '../pack/battery.ts';
-import type { Pack, Shelf } from '../parts/part.ts';
+import { neededRange } from '../build/brief.ts';
+import {
+  AGEING,
+  CLIMB_AT_LEAST,
+  GRAVITY,
+  OVERALL_EFFICIENCY,
+  RING_TORQUE_SHARE,
+  SAG_ALLOWANCE,
+  SIZING_MARGIN,
+} from '../constants.ts';
+import { coldFactor, fullVolts, nominalVolts, nominalWh } from '../pack/battery.ts';
+import { voltsSuit } from '../pack/volts.ts';
 import { amount, phrase, type Phrase } from '../quantity/format.ts';
 import { airDensity, roadLoad } from '../ride/roadLoad.ts';
 import { startGrade, steadySpeed } from '../ride/steady.ts';
-import { assembleSystem } from './assemble.ts';
-import { chosenParts, gearingFor } from './choose.ts';
-import { neededRange } from './needs.ts';
-import { reckon, roadOf, roadSteepest, type Reckoning } from './reckon.ts';
+import type { PlanContext } from '../vehicle/context.ts';
+import { reckon } from '../vehicle/reckon.ts';
+import { assistLimit, systemOf } from '../vehicle/system.ts';
 
 /** One thing the need asks for at least, or at most, and what sets it. */
 export interface Need {
@@ -33,44 +40,32 @@ export interface Sizing {
   packs: Meets[];
 }
 
-/** Slowest speed a climb is still ridden at, m/s: below it a rider wobbles. Source: project. */
-const CLIMB_AT = 8 / 3.6;
-/** Share of its life's capacity that a pack is reckoned to have lost. Source: the trade. */
-const AGEING = 0.2;
-/** Phase heat allows peak power for about this share of the rated. Source: project. */
-const MARGIN = 1.1;
-
 /**
  * Backwards from the wanted range, hills and load to the least energy, volts, amps, torque, power and
  * the largest lowest gear that satisfy them, each with what sets it, and the shelf's parts held against
  * that. Energy by the ride model's own use with the chosen or a middling kit; forces by the road load.
  */
-export function sizeBackwards(build: Build, shelf: Shelf): Sizing | null {
-  const chosen = chosenParts(build, shelf);
-  const kit = chosen.kit ?? chosen.shelf.kits.find((k) => k.hub?.place === 'rear') ?? chosen.shelf.kits[0];
+export function sizeBackwards(context: PlanContext): Sizing | null {
+  const { build, chosen, shelf, steepest } = context;
+  const kit = chosen.kit ?? shelf.kit.find((k) => k.hub?.place === 'rear') ?? shelf.kit[0];
   const pack =
     chosen.pack && kit && fullVolts(chosen.pack) <= kit.controller.maxVolts
       ? chosen.pack
-      : chosen.shelf.packs.find(
-          (p) =>
-            kit !== undefined && fullVolts(p) <= kit.controller.maxVolts && nominalVolts(p) >= kit.nominalVolts * 0.88,
-        );
+      : shelf.pack.find((p) => kit !== undefined && voltsSuit(kit, p));
   if (!kit || !pack) return null;
-  const road = roadOf(build);
-  const gearing = gearingFor(build, kit, chosen.ring, chosen.cluster);
-  const r: Reckoning = reckon(build, kit, pack, gearing, road);
+  const sized = context.with(kit, pack);
+  const r = reckon(build, sized.asItWillBe, sized.road);
   const { brief } = build;
   const { vehicle, air } = r.system;
-  const steepest = roadSteepest(build);
   const rho = airDensity(air.altitudeM, air.temperatureC);
   const legs = r.system.rider.powerW * vehicle.drivetrainEfficiency;
 
-  const need = neededRange(build);
+  const need = neededRange(build.brief);
   const perM = r.toEmpty.whPerKm / 1000;
   const cold = coldFactor(pack.chemistry, brief.temperatureC);
   const energy = (need * perM) / pack.usable / cold / (1 - AGEING);
 
-  const cruise = Math.min(brief.cruiseMs, build.choice.assistLimitMs ?? kit.assistLimitMs ?? Infinity);
+  const cruise = Math.min(brief.cruiseMs, assistLimit(build, { kit }) ?? Infinity);
   const flat = roadLoad(
     cruise,
     0,
@@ -80,20 +75,19 @@ export function sizeBackwards(build: Build, shelf: Shelf): Sizing | null {
     rho,
     Math.max(0, brief.headwindMs),
   ).total;
-  const climb = roadLoad(CLIMB_AT, steepest, vehicle.massKg, vehicle.cdaM2, vehicle.crr, rho, 0).total;
-  const climbW = Math.max(0, climb * CLIMB_AT - legs);
+  const climb = roadLoad(CLIMB_AT_LEAST, steepest, vehicle.massKg, vehicle.cdaM2, vehicle.crr, rho, 0).total;
+  const climbW = Math.max(0, climb * CLIMB_AT_LEAST - legs);
   const flatW = Math.max(0, flat * cruise - legs);
-  const powerW = Math.max(climbW, flatW) * MARGIN;
+  const powerW = Math.max(climbW, flatW) * SIZING_MARGIN;
   const startN = vehicle.massKg * GRAVITY * (Math.sin(Math.atan(steepest)) + vehicle.crr);
-  const torque = startN * vehicle.wheelRadiusM * MARGIN;
+  const torque = startN * vehicle.wheelRadiusM * SIZING_MARGIN;
   // The motor's own volts at cruise, plus a sixth for sag and the pack half empty.
   const k =
     r.system.motor.place === 'mid'
       ? (r.system.motor.reduction * Math.min(...vehicle.cogs)) / vehicle.ring
       : r.system.motor.reduction;
-  const volts = ((r.system.motor.ktNmPerA * k * cruise) / vehicle.wheelRadiusM) * 1.17;
-  const overall = 0.76;
-  const amps = powerW / overall / Math.max(1, nominalVolts(pack));
+  const volts = ((r.system.motor.ktNmPerA * k * cruise) / vehicle.wheelRadiusM) * SAG_ALLOWANCE;
+  const amps = powerW / OVERALL_EFFICIENCY / Math.max(1, nominalVolts(pack));
 
   const needs: Need[] = [
     {
@@ -117,7 +111,7 @@ export function sizeBackwards(build: Build, shelf: Shelf): Sizing | null {
       atMost: false,
       setBy:
         climbW > flatW
-          ? phrase`the steepest ${amount(steepest, 'grade')} at ${amount(CLIMB_AT, 'speed', 0)}`
+          ? phrase`the steepest ${amount(steepest, 'grade')} at ${amount(CLIMB_AT_LEAST, 'speed', 0)}`
           : phrase`cruising at ${amount(cruise, 'speed', 0)} into the wind`,
     },
     {
@@ -134,42 +128,40 @@ export function sizeBackwards(build: Build, shelf: Shelf): Sizing | null {
       atMost: false,
       setBy:
         climbW > flatW
-          ? phrase`the steepest ${amount(steepest, 'grade')} at ${amount(CLIMB_AT, 'speed', 0)}, less the legs`
+          ? phrase`the steepest ${amount(steepest, 'grade')} at ${amount(CLIMB_AT_LEAST, 'speed', 0)}, less the legs`
           : phrase`cruising at ${amount(cruise, 'speed', 0)}, less the legs`,
     },
   ];
   if (kit.mid) {
-    const crankTorque = r.system.motor.ktNmPerA * r.system.controller.phaseLimitA * r.system.motor.reduction * 0.86;
+    const crankTorque =
+      r.system.motor.ktNmPerA * r.system.controller.phaseLimitA * r.system.motor.reduction * RING_TORQUE_SHARE;
     needs.push({
       id: 'lowestGear',
       label: 'Ring ÷ biggest cog',
-      value: { si: (crankTorque * MARGIN) / Math.max(1, torque), dimension: 'ratio' },
+      value: { si: (crankTorque * SIZING_MARGIN) / Math.max(1, torque), dimension: 'ratio' },
       atMost: true,
       setBy: phrase`${amount(crankTorque, 'torque')} at the ring must give ${amount(torque, 'torque')} at the wheel`,
     });
   }
 
-  const kits = chosen.shelf.kits.map((k2): Meets => {
-    const p =
-      chosen.shelf.packs.find(
-        (x) => fullVolts(x) <= k2.controller.maxVolts && nominalVolts(x) >= k2.nominalVolts * 0.88,
-      ) ?? null;
+  const kits = shelf.kit.map((k2): Meets => {
+    const p = shelf.pack.find((x) => voltsSuit(k2, x)) ?? null;
     if (!p) return { id: k2.id, name: k2.name, price: k2.price, misses: [phrase`no pack of its volts on the shelf`] };
-    const system = assembleSystem(build, k2, p, gearingFor(build, k2, null, chosen.cluster));
+    const system = systemOf(build, context.with(k2, p).asItWillBe);
     const misses: Phrase[] = [];
     const starts = startGrade(system);
     if (starts < steepest) misses.push(phrase`starts on ${amount(starts, 'grade')} of ${amount(steepest, 'grade')}`);
     const holds = steadySpeed(system, steepest, 0.5).speedMs;
-    if (steepest > 0.01 && holds < CLIMB_AT)
-      misses.push(phrase`holds ${amount(holds, 'speed')} on it, ${amount(CLIMB_AT, 'speed', 0)} wanted`);
+    if (steepest > 0.01 && holds < CLIMB_AT_LEAST)
+      misses.push(phrase`holds ${amount(holds, 'speed')} on it, ${amount(CLIMB_AT_LEAST, 'speed', 0)} wanted`);
     const top = steadySpeed(system, 0, 0.5).speedMs;
     if (top < cruise * 0.985) misses.push(phrase`runs out at ${amount(top, 'speed')} of ${amount(cruise, 'speed', 0)}`);
     return { id: k2.id, name: k2.name, price: k2.price, misses };
   });
-  const packs = chosen.shelf.packs.map((p): Meets => {
+  const packs = shelf.pack.map((p): Meets => {
     const misses: Phrase[] = [];
     const wh = nominalWh(p);
-    if (fullVolts(p) > kit.controller.maxVolts || nominalVolts(p) < kit.nominalVolts * 0.88)
+    if (!voltsSuit(kit, p))
       misses.push(
         phrase`${amount(nominalVolts(p), 'voltage', 0)}, and ${kit.name} takes ${amount(kit.nominalVolts, 'voltage', 0)}`,
       );
@@ -182,8 +174,4 @@ export function sizeBackwards(build: Build, shelf: Shelf): Sizing | null {
   });
   const best = (a: Meets, b: Meets): number => a.misses.length - b.misses.length || a.price - b.price;
   return { needs, kits: kits.sort(best), packs: packs.sort(best) };
-}
-
-function nominalVolts(pack: Pack): number {
-  return nominalWh(pack) / (pack.parallel * pack.cellAh);
 }

@@ -1,10 +1,9 @@
-import type { Build } from '../build.ts';
-import type { Pack, Shelf } from '../parts/part.ts';
+import type { Build } from '../build/build.ts';
+import type { Pack } from '../parts/pack.ts';
 import { amount, type Amount } from '../quantity/format.ts';
-import { massLines, totalMass } from './assemble.ts';
-import { chosenParts, gearingFor } from './choose.ts';
+import type { PlanContext } from '../vehicle/context.ts';
+import { reckon } from '../vehicle/reckon.ts';
 import type { FigureId } from './figure.ts';
-import { reckon, roadOf } from './reckon.ts';
 
 /** One thing that could be otherwise, and what the figure would then be. */
 export interface WhatChange {
@@ -24,14 +23,13 @@ interface Trial {
  * What would change a figure and by how much: the models run again with one thing otherwise.
  * Empty where kit or pack are not chosen. Largest effect first.
  */
-export function whatWouldChange(build: Build, starter: Shelf, figure: FigureId): WhatChange[] {
-  const chosen = chosenParts(build, starter);
-  const { kit, pack } = chosen;
+export function whatWouldChange(context: PlanContext, figure: FigureId): WhatChange[] {
+  const { build, kit, pack, gearing } = context;
   if (!kit || !pack || figure === 'price') return [];
-  const gearing = gearingFor(build, kit, chosen.ring, chosen.cluster);
   const read = (b: Build, p: Pack, ring: number): Amount => {
-    if (figure === 'mass') return amount(totalMass(massLines(b, kit, p)), 'mass');
-    const r = reckon(b, kit, p, { ...gearing, ring }, roadOf(b));
+    const trial = (b === build ? context : context.on(b)).with(kit, p);
+    if (figure === 'mass') return amount(trial.systemMassKg, 'mass');
+    const r = reckon(b, { ...trial.asItWillBe, gearing: { ...gearing, ring } }, trial.road);
     if (figure === 'range') return amount(r.toEmpty.distanceM, 'way');
     if (figure === 'topSpeed') return amount(r.top.speedMs, 'speed');
     if (figure === 'startGrade') return amount(r.startGrade, 'grade');

@@ -1,6 +1,6 @@
 import { z } from 'zod';
-import { problemsOf, type ReadResult } from '../formats/problems.ts';
-import { chemistries } from '../pack/battery.ts';
+import { problemsOf, type ReadResult } from '../reading/problems.ts';
+import { chemistries } from '../parts/chemistry.ts';
 import { simulate } from './simulate.ts';
 import { startGrade, steadySpeed } from './steady.ts';
 

@@ -1,4 +1,4 @@
-import type { Brief, Route } from '../build.ts';
+import type { Brief, Route } from '../build/brief.ts';
 import { SURFACE_ROLLING } from '../constants.ts';
 import type { RouteSegment } from './system.ts';
 

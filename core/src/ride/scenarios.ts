@@ -1,10 +1,11 @@
-import { ridingNow, type Build } from '../build.ts';
+import { ridingNow } from '../build/brief.ts';
+import type { Build } from '../build/build.ts';
 import { EFFORT_WATTS } from '../constants.ts';
 import { simulate } from './simulate.ts';
 import { cutRoute } from './simulate.ts';
 import { routeSegments } from './route.ts';
 import type { RideSystem } from './system.ts';
-import type { Route } from '../build.ts';
+import type { Route } from '../build/brief.ts';
 
 /** A way the same ride could go otherwise. */
 export interface Scenario {

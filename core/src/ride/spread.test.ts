@@ -1,8 +1,9 @@
+import { planContext } from '../plan/context.ts';
 import { expect } from 'chai';
 import { readFileSync } from 'node:fs';
-import type { Build } from '../build.ts';
+import type { Build } from '../build/build.ts';
 import { readBuildFile } from '../formats/buildFile.ts';
-import { starterShelf } from '../parts/shelf.ts';
+import { starterShelf } from '../parts/shelf/starterShelf.ts';
 import { phraseText } from '../quantity/format.ts';
 import { rideSheet } from '../plan/rideSheet.ts';
 import { sizeBackwards } from '../plan/sizing.ts';
@@ -19,7 +20,7 @@ function demo(name: string): Build {
   return read.value;
 }
 function sheetOf(build: Build) {
-  const sheet = rideSheet(build, starterShelf);
+  const sheet = rideSheet(planContext(build, starterShelf));
   if (!sheet) throw new Error('no sheet');
   return sheet;
 }
@@ -201,7 +202,7 @@ describe('sizing backwards', () => {
   it('asks for more energy with a longer way, more torque with a steeper road or more load', () => {
     const base = demo('box');
     const need = (b: Build, id: string): number =>
-      sizeBackwards(b, starterShelf)?.needs.find((n) => n.id === id)?.value.si ?? NaN;
+      sizeBackwards(planContext(b, starterShelf))?.needs.find((n) => n.id === id)?.value.si ?? NaN;
     const far = structuredClone(base);
     far.brief.rangeWantedM *= 2;
     expect(need(far, 'energy')).to.be.closeTo(2 * need(base, 'energy'), need(base, 'energy') * 0.01);
@@ -212,7 +213,7 @@ describe('sizing backwards', () => {
   });
 
   it('parts that meet it come first, and each other says what it misses', () => {
-    const sizing = sizeBackwards(demo('mixte'), starterShelf);
+    const sizing = sizeBackwards(planContext(demo('mixte'), starterShelf));
     expect(sizing?.kits[0]?.misses).to.have.length(0);
     const counts = sizing?.kits.map((k) => k.misses.length) ?? [];
     expect([...counts].sort((a, b) => a - b)).to.deep.equal(counts);
@@ -242,10 +243,10 @@ describe('going safely, by hand', () => {
     expect(typeof five === 'object' ? five.si : NaN).to.be.closeTo(3.706, 0.01);
   });
   it('sizes a cable for drop and heat, and a fuse between controller and cable', () => {
-    const kit = starterShelf.kits.find((k) => k.id === 'otter-r250');
-    const pack = starterShelf.packs[0];
+    const kit = starterShelf.kit.find((k) => k.id === 'otter-r250');
+    const pack = starterShelf.pack[0];
     if (!kit || !pack) throw new Error('shelf');
-    const lines = cableCaution(kit, pack, 0.6, 36)
+    const lines = cableCaution(kit, pack, 0.6, 36, starterShelf)
       .lines.map((l) => phraseText(l.value, 'metric'))
       .join('; ');
     // 15 A: 2.5 mm² carries 25 A; drop 2 · 0.6 · 0.0172 · 15 ÷ 2.5 = 0.12 V; fuse 20 A.

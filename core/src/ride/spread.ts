@@ -1,6 +1,6 @@
 import { uniformFloat64 } from 'pure-rand/distribution/uniformFloat64';
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
-import type { Brief, Route } from '../build.ts';
+import type { Brief, Route } from '../build/brief.ts';
 import { SPREAD } from '../constants.ts';
 import { routeSegments } from './route.ts';
 import { cutRoute, simulate } from './simulate.ts';

@@ -1,8 +1,9 @@
-import { ridingNow, type Build } from '../build.ts';
+import { ridingNow } from '../build/brief.ts';
+import type { Build } from '../build/build.ts';
 import { commonFrame } from '../donor/common.ts';
 import type { DonorGeometry, Point } from '../donor/geometry.ts';
 import { kindTraits } from '../donor/kinds.ts';
-import type { Kit } from '../parts/part.ts';
+import type { Kit } from '../parts/kit.ts';
 
 /** Where the weight stands: kg on each axle, and the centre of mass in the side view, m. */
 export interface AxleLoads {
@@ -34,8 +35,19 @@ export interface PackMass {
   at: Point | null;
 }
 
+/** What a conversion adds: the kit with its arms and fittings, and the pack where it lies. */
+export interface Added {
+  kit: Kit | null;
+  /** Arms and fittings besides the kit, kg; they sit where its motor does. */
+  fittingsKg: number;
+  pack: PackMass;
+}
+
+/** Nothing added: the donor as it is. */
+export const NOTHING_ADDED: Added = { kit: null, fittingsKg: 0, pack: { kg: 0, at: null } };
+
 /** Everything that moves, each at its place. */
-export function massPoints(build: Build, g: DonorGeometry, kit: Kit | null, pack: PackMass): MassPoint[] {
+export function massPoints(build: Build, g: DonorGeometry, { kit, fittingsKg, pack }: Added): MassPoint[] {
   const { brief, donor } = build;
   const wheelbase = g.frontAxle.x - g.rearAxle.x;
   const rider = ridingNow(brief);
@@ -58,7 +70,7 @@ export function massPoints(build: Build, g: DonorGeometry, kit: Kit | null, pack
     {
       id: 'kit',
       label: kit?.name ?? 'Kit',
-      kg: kit?.massKg ?? 0,
+      kg: (kit?.massKg ?? 0) + fittingsKg,
       x: kit?.hub?.place === 'front' ? wheelbase : kit?.mid ? g.bracket.x : 0,
       h: kit?.mid ? g.bracket.y : g.rearAxle.y,
     },
@@ -76,10 +88,10 @@ export function massPoints(build: Build, g: DonorGeometry, kit: Kit | null, pack
  * Load on each axle at rest on the level, from the masses at their places; the weighed load on the rear
  * axle takes the rider's and vehicle's place where it was measured. Good to about 5 kg unweighed.
  */
-export function axleLoads(build: Build, geometry: DonorGeometry, kit: Kit | null, pack: PackMass): AxleLoads {
+export function axleLoads(build: Build, geometry: DonorGeometry, added: Added): AxleLoads {
   const g = geometry;
   const wheelbase = g.frontAxle.x - g.rearAxle.x;
-  const masses = massPoints(build, g, kit, pack);
+  const masses = massPoints(build, g, added);
   const totalKg = masses.reduce((sum, m) => sum + m.kg, 0);
   const hM = masses.reduce((sum, m) => sum + m.kg * m.h, 0) / totalKg;
   let xM = masses.reduce((sum, m) => sum + m.kg * m.x, 0) / totalKg;

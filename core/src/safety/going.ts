@@ -1,11 +1,13 @@
-import type { Build } from '../build.ts';
-import { GRAVITY } from '../constants.ts';
+import type { Build } from '../build/build.ts';
+import { CABLE_DROP_MOST, COPPER_OHM_MM2_PER_M, FUSE_AT_LEAST, FUSE_AT_MOST, GRAVITY } from '../constants.ts';
+import type { Shelf } from '../parts/part.ts';
 import type { BrakeKind } from '../donor/donor.ts';
 import type { DonorGeometry, Point } from '../donor/geometry.ts';
 import { amount, phrase, type Phrase } from '../quantity/format.ts';
 import type { RouteSegment as RideSegmentLike } from '../ride/system.ts';
 import { axleLoads } from './axleLoads.ts';
-import type { Kit, Pack } from '../parts/part.ts';
+import type { Kit } from '../parts/kit.ts';
+import type { Pack } from '../parts/pack.ts';
 
 /** Time before the brakes bite, s. Source: project. */
 const REACTION = 1;
@@ -190,27 +192,22 @@ export function tipCaution(
   };
 }
 
-/** Copper: resistance per metre of both ways, and what a size carries. Source: IEC 60228; project for bundles in a loom. */
-const COPPER = 0.0172;
-const CARRIES: readonly [mm2: number, amps: number][] = [
-  [0.75, 9],
-  [1, 12],
-  [1.5, 16],
-  [2.5, 25],
-  [4, 35],
-  [6, 48],
-  [10, 70],
-];
-const FUSES = [5, 7.5, 10, 15, 20, 25, 30, 35, 40, 50, 60, 80];
+/** Cables and fuses to choose from, thinnest first. */
+export type CableStock = Pick<Shelf, 'cable' | 'fuse'>;
 
 /** Cable from pack to controller: least size under 3 % drop and the size's limit, and the fuse between. */
-export function cableCaution(kit: Kit, pack: Pack, runM: number, nominalVolts: number): Caution {
+export function cableCaution(kit: Kit, pack: Pack, runM: number, nominalVolts: number, stock: CableStock): Caution {
   const amps = kit.controller.batteryLimitA;
-  const drop = (mm2: number): number => (2 * runM * COPPER * amps) / mm2;
+  const drop = (mm2: number): number => (2 * runM * COPPER_OHM_MM2_PER_M * amps) / mm2;
   const size =
-    CARRIES.find(([mm2, carries]) => carries >= amps * 1.25 && drop(mm2) / nominalVolts <= 0.03) ?? CARRIES.at(-1);
-  const [mm2, carries] = size as [number, number];
-  const fuse = FUSES.find((f) => f >= amps * 1.25 && f <= amps * 1.5) ?? FUSES.find((f) => f >= amps * 1.25);
+    stock.cable.find((c) => c.amps >= amps * FUSE_AT_LEAST && drop(c.mm2) / nominalVolts <= CABLE_DROP_MOST) ??
+    stock.cable.at(-1);
+  if (!size) throw new RangeError('no cable on the shelf');
+  const { mm2, amps: carries } = size;
+  const blows = stock.fuse.map((f) => f.amps);
+  const fuse =
+    blows.find((f) => f >= amps * FUSE_AT_LEAST && f <= amps * FUSE_AT_MOST) ??
+    blows.find((f) => f >= amps * FUSE_AT_LEAST);
   const fits = fuse !== undefined && fuse <= carries;
   return {
     id: 'cable',
@@ -249,19 +246,20 @@ export function goingSafely(
     nominalVolts: number;
     /** Middle of where the pack lies; null where that is not settled. */
     packAt: Point | null;
+    /** Arms and fittings besides the kit, kg. */
+    fittingsKg: number;
+    stock: CableStock;
   },
 ): Caution[] {
-  const loads = axleLoads(build, geometry, kit, { kg: pack.massKg, at: ride.packAt });
-  const empty = axleLoads({ ...build, brief: { ...build.brief, cargoKg: 0 } }, geometry, kit, {
-    kg: pack.massKg,
-    at: ride.packAt,
-  });
+  const added = { kit, fittingsKg: ride.fittingsKg, pack: { kg: pack.massKg, at: ride.packAt } };
+  const loads = axleLoads(build, geometry, added);
+  const empty = axleLoads({ ...build, brief: { ...build.brief, cargoKg: 0 } }, geometry, added);
   const runM = Math.hypot(geometry.bracket.x - geometry.rearAxle.x, 0.3);
   const tip = tipCaution(geometry, loads, empty);
   return [
     stoppingCaution(build, geometry, ride.massKg, ride.speedMs, loads),
     descentCaution(build, ride.massKg, ride.cdaM2, ride.crr, ride.segments, ride.rho),
     ...(tip ? [tip] : []),
-    cableCaution(kit, pack, runM, ride.nominalVolts),
+    cableCaution(kit, pack, runM, ride.nominalVolts, ride.stock),
   ];
 }

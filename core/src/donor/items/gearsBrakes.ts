@@ -1,12 +1,5 @@
-import {
-  brakeKinds,
-  clusterKinds,
-  hubGearSpeeds,
-  leverKinds,
-  rotorMounts,
-  timingSides,
-  type Survey,
-} from '../donor.ts';
+import { brakeKinds, clusterKinds, leverKinds, rotorMounts, timingSides, type Survey } from '../donor.ts';
+import { hubGearSpeeds } from '../../parts/gearParts.ts';
 import { kindsWith } from '../kinds.ts';
 import { choice, figureOf, size, teeth, type SurveyItem } from './item.ts';
 

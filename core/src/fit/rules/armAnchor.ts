@@ -1,5 +1,6 @@
 import { amount, phrase } from '../../quantity/format.ts';
-import { kitRule, remedy } from '../say.ts';
+import { kitRule } from '../say.ts';
+import { buy, work, take } from '../remedies.ts';
 
 /** Where a torque arm is held: an eyelet, or a clamp round a stay that suits it. */
 export const armAnchor = kitRule(
@@ -25,9 +26,11 @@ export const armAnchor = kitRule(
         return say.rework(
           'The arm clamps round the fork leg',
           phrase`There is no eyelet at the tip.`,
-          remedy(
+          buy(
+            'clamps',
             phrase`Use an arm with two hose-type clamps, rubber under neither: metal to metal, checked at 50 km.`,
-            { cost: 8, minutes: 25, part: 'clamp' },
+            take('arm-clamp', 'front axle'),
+            { work: 25 },
           ),
         );
       const stay = say.need('chainstayDiameter');
@@ -37,10 +40,9 @@ export const armAnchor = kitRule(
         return say.rework(
           'The stay suits no common clamp',
           phrase`${amount(stay, 'size')} across; clamps come for 14 to 26 mm.`,
-          remedy(phrase`Make a strap of 4 mm plate to fit the stay.`, {
-            cost: 12,
-            minutes: 90,
-            tool: 'hacksaw and file',
+          work('strap', phrase`Make a strap of 4 mm plate to fit the stay.`, 90, {
+            takes: take('steel-plate', 'rear axle'),
+            tools: ['hacksaw', 'flat-file'],
           }),
         );
       return say.fits('The arm clamps round the stay', phrase`No eyelet; the stay is ${amount(stay, 'size')} across.`);

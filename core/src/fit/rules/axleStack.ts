@@ -1,10 +1,9 @@
+import { thicknessOf } from '../../parts/part.ts';
 import { amount, phrase } from '../../quantity/format.ts';
 import { partData, ruleFigure } from '../rule.ts';
-import { askFor, kitRule, remedy } from '../say.ts';
+import { kitRule } from '../say.ts';
+import { buy, choose, take, askFor } from '../remedies.ts';
 
-/** Thickness of one torque arm and of a claw hanger on the axle, m. Source: project, common parts. */
-const ARM = 0.004;
-const CLAW = 0.0035;
 /** Missing thread that a thinner washer or longer nut makes up, m. Source: project. */
 const MADE_UP = 0.002;
 
@@ -18,7 +17,7 @@ export const axleStack = kitRule(
     source: 'Axle beyond the hub’s face less everything that goes on it; a nut wants all its thread.',
     fitCritical: true,
   },
-  ({ build }, kit, say) => {
+  ({ build, shelf }, kit, say) => {
     const fit = kit.hub;
     if (!fit) return null;
     const rear = fit.place === 'rear';
@@ -34,11 +33,12 @@ export const axleStack = kitRule(
         'Dropout thickness not measured',
         phrase`Washers, arm, dropout and nut share ${amount(Math.min(fit.axleOutM.left, fit.axleOutM.right), 'size')} of axle.`,
       );
-    const claw = rear && say.look('hanger') === 'claw' ? CLAW : 0;
+    const arm = thicknessOf(shelf, 'torque-arm');
+    const claw = rear && say.look('hanger') === 'claw' ? thicknessOf(shelf, 'claw-hanger') : 0;
     const arms = build.choice.torqueArms;
     // One arm goes on the left, where there is no hanger; a second on the right.
-    const left = fit.axleOutM.left - fit.stackM.left - thick - (arms > 0 ? ARM : 0);
-    const right = fit.axleOutM.right - fit.stackM.right - thick - (arms > 1 ? ARM : 0) - claw;
+    const left = fit.axleOutM.left - fit.stackM.left - thick - (arms > 0 ? arm : 0);
+    const right = fit.axleOutM.right - fit.stackM.right - thick - (arms > 1 ? arm : 0) - claw;
     const tight = Math.min(left, right);
     const side = left <= right ? 'left' : 'right';
     say.because(
@@ -57,15 +57,29 @@ export const axleStack = kitRule(
       return say.stop(
         'The axle is too short for the stack',
         phrase`On the ${side} the nut would lack ${amount(-tight, 'size')} of thread: it strips at the first hard start.`,
-        remedy(phrase`Choose a hub with a longer axle, or a torque arm that takes the washer’s place.`),
+        choose('longer-axle', phrase`Choose a hub with a longer axle.`),
+        buy(
+          'arm-for-washer',
+          phrase`Fit a torque arm that takes the washer’s place.`,
+          take('torque-arm', rear ? 'rear axle' : 'front axle'),
+          { work: 30 },
+        ),
       );
     if (tight < 0)
       return say.rework(
         'The nut lacks a little thread',
         phrase`On the ${side} ${amount(-tight, 'size')} of thread is missing.`,
-        remedy(
-          phrase`Take out the inner washer or fit an arm that replaces it, and see a full turn of thread past the nut.`,
-          { cost: 4, minutes: 15, part: 'thin washer' },
+        buy(
+          'thin-washer',
+          phrase`Put a thin washer in place of the inner one, and see a full turn of thread past the nut.`,
+          take('thin-washer', rear ? 'rear axle' : 'front axle'),
+          { work: 15 },
+        ),
+        buy(
+          'arm-for-washer',
+          phrase`Fit an arm that replaces the inner washer, and see a full turn of thread past the nut.`,
+          take('torque-arm', rear ? 'rear axle' : 'front axle'),
+          { work: 30 },
         ),
       );
     return say.fits(

@@ -1,7 +1,9 @@
+import type { Remedy } from '../../build/remedy.ts';
 import { kitPeakTorque } from '../../drive/kitTorque.ts';
 import { amount, phrase } from '../../quantity/format.ts';
 import { partData, ruleFigure } from '../rule.ts';
-import { kitRule, remedy } from '../say.ts';
+import { kitRule } from '../say.ts';
+import { buy, set, choose, take } from '../remedies.ts';
 
 /** Pressure a slot's edges bear again and again, Pa. Source: project; about half of yield of mild steel and of 6061. */
 const BEARS = { steel: 130e6, aluminium: 70e6, titanium: 140e6, carbon: 0 } as const;
@@ -9,6 +11,19 @@ const BEARS = { steel: 130e6, aluminium: 70e6, titanium: 140e6, carbon: 0 } as c
 const ARM_SHARE = 0.45;
 /** Deepest contact reckoned with, m: the flats end there. */
 const CONTACT = 0.012;
+
+/** One more arm than is planned, where there is room for it. */
+function moreArms(arms: number, end: 'rear axle' | 'front axle'): Remedy[] {
+  if (arms >= 2) return [];
+  return [
+    buy(
+      arms === 0 ? 'arm' : 'second-arm',
+      arms === 0 ? phrase`Fit a torque arm.` : phrase`Fit a second torque arm.`,
+      take('torque-arm', end, arms + 1),
+      { work: 30, sets: { torqueArms: arms + 1 } },
+    ),
+  ];
+}
 
 /** Stress on the slot's edges: torque ÷ (flat width · depth in contact · thickness · ½), less what the arms take. */
 export const axleStress = kitRule(
@@ -30,6 +45,7 @@ export const axleStress = kitRule(
     const fit = kit.hub;
     if (!fit) return null;
     const rear = fit.place === 'rear';
+    const end = rear ? 'rear axle' : 'front axle';
     const material = say.need(rear ? 'dropoutMaterial' : 'forkMaterial');
     const thick = say.need(rear ? 'rearDropoutThickness' : 'frontDropoutThickness');
     const depth = say.need(rear ? 'rearSlotDepth' : 'frontSlotDepth');
@@ -55,16 +71,15 @@ export const axleStress = kitRule(
       return say.stop(
         'The slot does not bear this torque',
         phrase`Even with two arms ${mpa(left)} is left on ${material} that bears ${mpa(bears)}.`,
-        remedy(phrase`Choose a weaker motor, or a mid-drive.`),
+        choose('weaker-motor', phrase`Choose a weaker motor.`),
+        choose('mid-drive', phrase`Choose a mid-drive, which leaves the slot alone.`),
       );
     if (left > bears)
       return say.rework(
         'Too much for the slot alone',
         phrase`${mpa(left)} on ${material} that bears ${mpa(bears)} again and again, with ${arms} arm${arms === 1 ? '' : 's'}.`,
-        remedy(
-          phrase`${arms === 0 ? 'Fit a torque arm.' : arms === 1 ? 'Fit a second torque arm, or set a lower phase current.' : 'Set a lower phase current.'}`,
-          { cost: 24, minutes: 30, part: 'torque arm' },
-        ),
+        ...moreArms(arms, end),
+        set('phase-current', phrase`Set a lower phase current.`, { work: 10 }),
       );
     return say.fits(
       'The slot bears the torque',

@@ -1,5 +1,6 @@
 import { amount, phrase } from '../../quantity/format.ts';
-import { kitRule, remedy } from '../say.ts';
+import { kitRule } from '../say.ts';
+import { buy, ask, take } from '../remedies.ts';
 
 /** Clamps of kits are made for 22.2 mm. m. Source: ISO 4210 grip diameter. */
 const CLAMP = 0.0222;
@@ -22,21 +23,21 @@ export const barClamp = kitRule(
       return say.rework(
         'Bar thinner than the clamps',
         phrase`${amount(across, 'size')} for clamps of ${amount(CLAMP, 'size')}.`,
-        remedy(phrase`Shims of sheet aluminium under each clamp, the slit opposite the clamp’s.`, {
-          cost: 3,
-          minutes: 15,
-          part: 'shim',
-        }),
+        buy(
+          'shims',
+          phrase`Shims of sheet aluminium under each clamp, the slit opposite the clamp’s.`,
+          take('bar-shim', 'bar'),
+          { work: 15 },
+        ),
       );
     if (across > CLAMP + 0.0008)
       return say.rework(
         'Bar thicker than the clamps',
         phrase`${amount(across, 'size')}${shape === 'drop' ? ', a drop bar' : ''}; the clamps close on ${amount(CLAMP, 'size')} and crack if forced.`,
-        remedy(phrase`A stub of 22.2 mm on the bar or stem for the controls, or clamps made for this size.`, {
-          cost: 16,
-          minutes: 30,
-          part: 'bar stub',
+        buy('stub', phrase`A stub of 22.2 mm on the bar or stem for the controls.`, take('bar-stub', 'bar'), {
+          work: 30,
         }),
+        ask('other-clamps', phrase`Ask the kit’s maker for clamps made for this size.`),
       );
     return say.fits('Clamps suit the bar', phrase`${amount(across, 'size')}.`);
   },

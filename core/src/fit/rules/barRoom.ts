@@ -1,10 +1,10 @@
 import { barLayout } from '../../layout/planView.ts';
-import type { KitRule } from '../rule.ts';
 import { amount, phrase } from '../../quantity/format.ts';
-import { ruleFigure } from '../rule.ts';
-import { askFor, kitRule, remedy } from '../say.ts';
+import { ruleFigure, type Rule } from '../rule.ts';
+import { kitRule } from '../say.ts';
+import { buy, work, take, askFor } from '../remedies.ts';
 
-function barRoom(side: 'left' | 'right'): KitRule {
+function barRoom(side: 'left' | 'right'): Rule {
   const barItem = side === 'left' ? 'barLeft' : 'barRight';
   const shiftItem = side === 'left' ? 'leftShifter' : 'rightShifter';
   const leverItem = side === 'left' ? 'leftLever' : 'rightLever';
@@ -40,21 +40,18 @@ function barRoom(side: 'left' | 'right'): KitRule {
         return say.rework(
           `No room on the ${side} of the bar`,
           phrase`${amount(sum, 'size')} of controls on ${amount(straight, 'size')}: ${amount(-spare, 'size')} too long.`,
-          remedy(phrase`Move keypad or bell to the stem, choose shorter grips, or a longer bar.`, {
-            cost: 24,
-            minutes: 40,
-            part: side === 'right' ? 'half grip' : 'stem bracket',
+          buy('stem-bracket', phrase`Move keypad or bell to a bracket on the stem.`, take('stem-bracket', 'bar'), {
+            work: 40,
           }),
+          buy('half-grip', phrase`A half grip on that side.`, take('half-grip', 'bar'), { work: 20 }),
+          buy('longer-bar', phrase`A longer bar.`, take('handlebar', 'bar'), { work: 60 }),
         );
       if (spare < 0)
         return say.rework(
           `Tight on the ${side} of the bar`,
           phrase`${amount(-spare, 'size')} more than the straight has.`,
-          remedy(phrase`A half grip, or clamp over the start of the bend if the clamp is narrow.`, {
-            cost: 8,
-            minutes: 20,
-            part: 'half grip',
-          }),
+          buy('half-grip', phrase`A half grip on that side.`, take('half-grip', 'bar'), { work: 20 }),
+          work('over-bend', phrase`Clamp over the start of the bend, if the clamp is narrow.`, 10),
         );
       return say.fits(
         `Room on the ${side} of the bar`,

@@ -1,6 +1,7 @@
 import { amount, phrase } from '../../quantity/format.ts';
 import { partData } from '../rule.ts';
-import { kitRule, remedy } from '../say.ts';
+import { kitRule } from '../say.ts';
+import { buy, take } from '../remedies.ts';
 
 /** Spacers each side between a wide axle and a narrow shell: what comes with the kit, and what must be bought. */
 export const bracketSpacers = kitRule(
@@ -28,9 +29,11 @@ export const bracketSpacers = kitRule(
       return say.rework(
         'Spacers beyond what the kit brings',
         phrase`${amount(most, 'size')} of axle less ${amount(width, 'size')} of shell is ${amount(spare, 'size')}; the kit’s own spacers end at a shell of ${amount(least, 'size')}.`,
-        remedy(
+        buy(
+          'spacers',
           phrase`Add ${amount(least - width, 'size')} of bracket spacers, on the left as long as the ring clears the stay.`,
-          { cost: 7, minutes: 10, part: 'bracket spacers' },
+          take('bracket-spacers', 'bracket'),
+          { work: 10 },
         ),
       );
     return say.fits(

@@ -1,6 +1,7 @@
 import { phrase } from '../../quantity/format.ts';
-import { measureIt, ruleFigure } from '../rule.ts';
-import { kitRule, remedy } from '../say.ts';
+import { ruleFigure } from '../rule.ts';
+import { kitRule } from '../say.ts';
+import { buy, take, measureIt } from '../remedies.ts';
 
 /** Thread hands per side: what the motor's lock ring and the old cups turn by. */
 export const bracketThreadHand = kitRule(
@@ -35,7 +36,11 @@ export const bracketThreadHand = kitRule(
       return say.rework(
         'The lock ring’s thread is not this shell’s',
         phrase`Most mid-drives clamp with a ring on ISO thread; in this shell it only presses, and turns loose.`,
-        remedy(phrase`Order the ring for this thread, or an adapter sleeve.`, { cost: 24, part: 'lock ring' }),
+        buy(
+          'lock-ring',
+          phrase`Order the lock ring for this thread, or its adapter sleeve.`,
+          take('lock-ring', 'bracket'),
+        ),
       );
     return say.fits(
       'Threads as they should be',

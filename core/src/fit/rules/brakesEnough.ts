@@ -1,7 +1,10 @@
+import { BRAKES_JUDGED_TO, UNLIMITED_SPEED } from '../../constants.ts';
+import { assistLimit } from '../../vehicle/system.ts';
 import { brakeLimits, stoppingDistance } from '../../safety/going.ts';
 import { amount, phrase } from '../../quantity/format.ts';
 import { ruleFigure } from '../rule.ts';
-import { kitRule, remedy } from '../say.ts';
+import { kitRule } from '../say.ts';
+import { buy, set, choose, take } from '../remedies.ts';
 
 /** Wet deceleration wanted at the new speed, m/s². Source: ISO 4210 asks 2.2 of a city bicycle in the wet. */
 const WANTED_WET = 2.2;
@@ -19,7 +22,7 @@ export const brakesEnough = kitRule(
   ({ build, systemMassKg }, kit, say) => {
     const front = say.need('frontBrake');
     const rear = say.need('rearBrake');
-    const v = Math.min(build.choice.assistLimitMs ?? kit.assistLimitMs ?? 12, 12.5);
+    const v = Math.min(assistLimit(build, { kit }) ?? UNLIMITED_SPEED, BRAKES_JUDGED_TO);
     if (front === undefined || rear === undefined)
       return say.open(
         'Brakes not looked at',
@@ -40,33 +43,46 @@ export const brakesEnough = kitRule(
       return say.stop(
         'No brakes at all',
         phrase`Nothing on it stops ${amount(systemMassKg, 'mass')}.`,
-        remedy(phrase`Two brakes that work by themselves, before anything else.`, {
-          cost: 95,
-          minutes: 180,
-          part: 'brakes',
-        }),
+        buy(
+          'two-brakes',
+          phrase`Two brakes that work by themselves, before anything else.`,
+          take('brake-pair', 'donor'),
+          { work: 180 },
+        ),
       );
     if (front === 'none' || (rear === 'none' && v > 5))
       return say.rework(
         'One brake is not enough',
         phrase`Only the ${front === 'none' ? 'rear' : 'front'} wheel brakes ${amount(systemMassKg, 'mass')}: ${way(wet).toFixed(0)} m to stop in the wet from ${amount(v, 'speed', 0)}. Most rules ask for two brakes that work by themselves.`,
-        remedy(phrase`Fit a ${front === 'none' ? 'front' : 'rear'} brake.`, { cost: 45, minutes: 90, part: 'brake' }),
+        buy(
+          'brake',
+          phrase`Fit a ${front === 'none' ? 'front' : 'rear'} brake.`,
+          take('front-brake', front === 'none' ? 'front brake' : 'rear brake'),
+          { work: 90 },
+        ),
       );
     const rims = front === 'rim' && rear === 'rim';
     if (rims && build.schools.rimBrakes === 'discs' && v > 25.5 / 3.6)
       return say.rework(
         'Rim brakes above 25 km/h, by your school',
         phrase`Assist to ${amount(v, 'speed', 0)} on two rim brakes: ${way(wet).toFixed(0)} m to stop in the wet.`,
-        remedy(phrase`A disc at the front, or assist held to 25 km/h.`, { cost: 75, minutes: 120, part: 'disc brake' }),
+        buy('front-disc', phrase`A disc at the front.`, take('disc-brake', 'front brake'), { work: 120 }),
+        set('limit-25', phrase`Hold the assist to 25 km/h.`, { work: 5, sets: { assistLimitMs: 25 / 3.6 } }),
       );
     if (wet < WANTED_WET)
       return say.rework(
         'Long way to stop in the wet',
         phrase`${wet.toFixed(1)} m/s² at ${amount(systemMassKg, 'mass')}: ${way(wet).toFixed(0)} m from ${amount(v, 'speed', 0)}; ${WANTED_WET} m/s² is asked of a city bicycle.`,
-        remedy(
-          phrase`${rims ? 'Wet-weather pads and new cables; a disc at the front is better.' : 'A stronger front brake, or less load and speed.'}`,
-          { cost: rims ? 24 : 75, minutes: 60, part: rims ? 'brake pads' : 'disc brake' },
+        ...(rims
+          ? [buy('wet-pads', phrase`Wet-weather pads and new cables.`, take('wet-pads', 'donor'), { work: 60 })]
+          : []),
+        buy(
+          'front-disc',
+          rims ? phrase`A disc at the front, which is better.` : phrase`A stronger front brake.`,
+          take('disc-brake', 'front brake'),
+          { work: 60 },
         ),
+        choose('less-load', phrase`Carry less, or set a lower speed.`),
       );
     return say.fits(
       'Brakes enough as reckoned',

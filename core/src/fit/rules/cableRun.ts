@@ -1,6 +1,7 @@
 import { amount, phrase } from '../../quantity/format.ts';
 import { partData } from '../rule.ts';
-import { askFor, kitRule, remedy } from '../say.ts';
+import { kitRule } from '../say.ts';
+import { work, take, askFor } from '../remedies.ts';
 
 /** Cables and the motor: what would be sawn, squeezed or led anew. */
 export const cableRun = kitRule(
@@ -19,10 +20,8 @@ export const cableRun = kitRule(
       return say.rework(
         'Cables under the bracket',
         phrase`They run under the shell, where a mid-drive’s case sits.`,
-        remedy(phrase`Lead the gear cable along the top or the down tube’s side.`, {
-          cost: 9,
-          minutes: 40,
-          part: 'cable liner',
+        work('lead-round', phrase`Lead the gear cable along the top or the down tube’s side.`, 40, {
+          takes: take('cable-liner', 'leads'),
         }),
       );
     if (run === 'internal') {
@@ -44,9 +43,11 @@ export const cableRun = kitRule(
         return say.rework(
           'Leads run outside the frame',
           phrase`The port is ${amount(port, 'size')} and the plug ${amount(plug, 'size')}: it does not pass.`,
-          remedy(
+          work(
+            'outside',
             phrase`Lead the new cables outside on clips, in the shade of the down tube; never drill a frame for them.`,
-            { cost: 6, minutes: 25, part: 'cable clips' },
+            25,
+            { takes: take('cable-clips', 'leads') },
           ),
         );
       return say.fits(

@@ -1,6 +1,7 @@
 import { amount, phrase } from '../../quantity/format.ts';
 import { partData } from '../rule.ts';
-import { askFor, kitRule, remedy } from '../say.ts';
+import { kitRule } from '../say.ts';
+import { buy, choose, take, askFor } from '../remedies.ts';
 
 /** Gap wanted between caliper and motor cover, m. Source: project; wheels flex. */
 const GAP = 0.0015;
@@ -39,21 +40,24 @@ export const caliperRoom = kitRule(
       return say.stop(
         'The caliper meets the motor',
         phrase`It reaches ${amount(reach, 'size')} inside the rotor’s plane and the cover stands at ${amount(fit.rotorRoomM, 'size')}.`,
-        remedy(phrase`A slimmer caliper, or another motor; spacers under the rotor help by 2 mm at most.`, {
-          cost: 45,
-          minutes: 60,
-          part: 'caliper',
-        }),
+        buy(
+          'slim-caliper',
+          phrase`A slimmer caliper; spacers under the rotor help by 2 mm at most.`,
+          take('caliper', rear ? 'rear brake' : 'front brake'),
+          { work: 60 },
+        ),
+        choose('other-motor', phrase`Choose another motor.`),
       );
     if (gap < GAP)
       return say.rework(
         'The caliper all but touches',
         phrase`${amount(gap, 'size')} between caliper and cover; ${amount(GAP, 'size')} is wanted.`,
-        remedy(phrase`Rotor spacers of 1 to 2 mm and the caliper moved out as far.`, {
-          cost: 6,
-          minutes: 40,
-          part: 'rotor spacer',
-        }),
+        buy(
+          'rotor-spacers',
+          phrase`Rotor spacers of 1 to 2 mm and the caliper moved out as far.`,
+          take('rotor-spacer', rear ? 'rear brake' : 'front brake'),
+          { work: 40 },
+        ),
       );
     return say.fits('The caliper clears the motor', phrase`${amount(gap, 'size')} between caliper and cover.`);
   },

@@ -1,5 +1,6 @@
 import { phrase } from '../../quantity/format.ts';
-import { kitRule, remedy } from '../say.ts';
+import { kitRule } from '../say.ts';
+import { buy, take } from '../remedies.ts';
 
 /** How the chain is kept tight with one cog and no derailleur. */
 export const chainTension = kitRule(
@@ -30,7 +31,7 @@ export const chainTension = kitRule(
       return say.rework(
         'Nothing tightens the chain',
         phrase`The axle sits in ${holding === 'verticalSlot' ? 'vertical slots' : 'a through-axle'} and there is no tensioner; a new ring leaves the chain slack or short.`,
-        remedy(phrase`Add a sprung chain tensioner.`, { cost: 22, minutes: 30, part: 'chain tensioner' }),
+        buy('tensioner', phrase`Add a sprung chain tensioner.`, take('chain-tensioner', 'chain'), { work: 30 }),
       );
     return say.fits('A tensioner keeps the chain tight', phrase`It takes up what a new ring changes.`);
   },

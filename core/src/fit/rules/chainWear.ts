@@ -1,5 +1,6 @@
 import { phrase } from '../../quantity/format.ts';
-import { kitRule, remedy } from '../say.ts';
+import { kitRule } from '../say.ts';
+import { buy, choose, take } from '../remedies.ts';
 
 /** A narrow chain under a mid-drive. */
 export const chainWear = kitRule(
@@ -21,11 +22,10 @@ export const chainWear = kitRule(
       return say.rework(
         'Thin chain under a motor',
         phrase`${cogs.length} cogs run on a thin chain; reckon with a new one every 1500 km.`,
-        remedy(phrase`A chain made for motors, checked with a gauge each 500 km; or eight or nine cogs.`, {
-          cost: 38,
-          minutes: 20,
-          part: 'chain',
+        buy('motor-chain', phrase`A chain made for motors, checked with a gauge each 500 km.`, take('chain', 'chain'), {
+          work: 20,
         }),
+        choose('fewer-cogs', phrase`Eight or nine cogs, on a thicker chain.`),
       );
     return say.fits('The chain bears a motor', phrase`${cogs.length} cogs on a chain of ordinary width.`);
   },

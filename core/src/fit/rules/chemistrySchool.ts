@@ -1,6 +1,7 @@
 import { amount, phrase } from '../../quantity/format.ts';
 import { partData, ruleFigure } from '../rule.ts';
-import { packRule, remedy } from '../say.ts';
+import { packRule } from '../say.ts';
+import { set, choose } from '../remedies.ts';
 
 /** Lead-acid, and whether lithium can be delivered at all. */
 export const chemistrySchool = packRule(
@@ -24,13 +25,15 @@ export const chemistrySchool = packRule(
         : say.stop(
             'Lithium is not delivered where you are',
             phrase`The brief says no carrier brings lithium cells.`,
-            remedy(phrase`A pack bought within reach, or lead-acid.`),
+            choose('within-reach', phrase`A pack bought within reach.`),
+            choose('lead-acid', phrase`A lead-acid pack.`),
           );
     if (lithiumDelivered && build.schools.leadAcid === 'lastResort')
       return say.rework(
         'Lead-acid where lithium can be had',
         phrase`${amount(pack.massKg, 'mass')} for a third of the life; your school keeps it for when nothing else can be had.`,
-        remedy(phrase`A lithium pack, or choose “accept it” as your school.`),
+        choose('lithium', phrase`A lithium pack.`),
+        set('accept', phrase`Choose “accept it” as your school.`),
       );
     return say.fits(
       'Lead-acid, as chosen',

@@ -1,60 +1,61 @@
-import { conditionItems } from '../../donor/donor.ts';
+import type { Remedy, Taking } from '../../build/remedy.ts';
+import { conditionItems, type ConditionEntry, type ConditionItem } from '../../donor/donor.ts';
 import { conditionItemsFor, conditionWords } from '../../donor/survey.ts';
 import { phrase } from '../../quantity/format.ts';
-import type { Finding } from '../finding.ts';
-import type { DonorRule } from '../rule.ts';
+import type { Rule } from '../rule.ts';
+import { choose, look, work } from '../remedies.ts';
+import { donorRule } from '../say.ts';
 
-const SOURCE = 'A motor adds speed and weight to whatever is worn already.';
+/** What putting an item right takes: the person’s own price and minutes where they were written, else the usual. */
+function mending(item: ConditionItem, entry: ConditionEntry): Remedy {
+  const { mend, takes, minutes } = conditionWords[item];
+  if (takes === null) return choose('another-donor', phrase`${mend}`);
+  const taking: Taking = {
+    part: takes,
+    count: 1,
+    place: 'donor',
+    ...(entry.cost === undefined ? {} : { price: entry.cost }),
+  };
+  return work('mend', phrase`${mend}`, entry.minutes ?? minutes, { takes: taking });
+}
+
 /** One condition of the donor: reject stops, needs work is rework, not looked at is measure. */
-export const conditionRules: readonly DonorRule[] = conditionItems.map((item) => ({
-  id: `condition-${item}`,
-  words: conditionWords[item].label,
-  group: 'condition',
-  uses: [],
-  judge(context): Finding | null {
-    if (!conditionItemsFor(context.build.donor.kind).includes(item)) return null;
-    const entry = context.build.donor.condition[item];
-    const { label, how, mend, cost: usualCost, minutes: usualMinutes } = conditionWords[item];
-    const base = { rule: `condition-${item}`, area: 'donor' as const, source: SOURCE };
-    if (!entry) {
-      return {
-        ...base,
-        verdict: 'measure',
-        title: `${label}: not looked at`,
-        why: phrase`${how}`,
-        evidence: [{ label, value: 'not looked at', provenance: 'assumed' }],
-        remedies: [{ text: phrase`Look, and mark it sound, needs work or reject.` }],
-      };
-    }
-    const words = { sound: 'sound', needsWork: 'needs work', reject: 'reject' }[entry.grade];
-    const evidence = [{ label, value: words, provenance: 'measured' as const }];
-    const noted = entry.note === '' ? '' : ` Noted: ${entry.note}`;
-    if (entry.grade === 'sound')
-      return {
-        ...base,
-        verdict: 'fits',
-        title: `${label}: sound`,
-        why: phrase`Looked at and found sound.${noted}`,
-        evidence,
-        remedies: [],
-      };
-    const remedies = [{ text: phrase`${mend}`, cost: entry.cost ?? usualCost, minutes: entry.minutes ?? usualMinutes }];
-    if (entry.grade === 'needsWork')
-      return {
-        ...base,
-        verdict: 'rework',
-        title: `${label}: needs work`,
-        why: phrase`To be put right before the kit goes on.${noted}`,
-        evidence,
-        remedies,
-      };
-    return {
-      ...base,
-      verdict: 'stop',
-      title: `${label}: reject`,
-      why: phrase`This alone rules the donor out until it is put right.${noted}`,
-      evidence,
-      remedies,
-    };
-  },
-}));
+export const conditionRules: readonly Rule[] = conditionItems.map((item) =>
+  donorRule(
+    {
+      id: `condition-${item}`,
+      words: conditionWords[item].label,
+      group: 'condition',
+      uses: [],
+      source: 'A motor adds speed and weight to whatever is worn already.',
+    },
+    ({ build }, say) => {
+      if (!conditionItemsFor(build.donor.kind).includes(item)) return null;
+      const entry = build.donor.condition[item];
+      const { label, how } = conditionWords[item];
+      if (!entry) {
+        say.because({ label, value: 'not looked at', provenance: 'assumed' });
+        return say.open(
+          `${label}: not looked at`,
+          phrase`${how}`,
+          look('look', phrase`Look, and mark it sound, needs work or reject.`),
+        );
+      }
+      const words = { sound: 'sound', needsWork: 'needs work', reject: 'reject' }[entry.grade];
+      say.because({ label, value: words, provenance: 'measured' });
+      const noted = entry.note === '' ? '' : ` Noted: ${entry.note}`;
+      if (entry.grade === 'sound') return say.fits(`${label}: sound`, phrase`Looked at and found sound.${noted}`);
+      return entry.grade === 'needsWork'
+        ? say.rework(
+            `${label}: needs work`,
+            phrase`To be put right before the kit goes on.${noted}`,
+            mending(item, entry),
+          )
+        : say.stop(
+            `${label}: reject`,
+            phrase`This alone rules the donor out until it is put right.${noted}`,
+            mending(item, entry),
+          );
+    },
+  ),
+);

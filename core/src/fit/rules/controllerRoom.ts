@@ -1,11 +1,12 @@
 import { placeController } from '../../layout/controller.ts';
 import { frameRoom } from '../../layout/frameRoom.ts';
 import { packShape } from '../../layout/packShape.ts';
-import { packPlaceWords } from '../../parts/part.ts';
+import { packPlaceWords } from '../../parts/pack.ts';
 import { amount, phrase } from '../../quantity/format.ts';
 import { partData, ruleFigure } from '../rule.ts';
-import { packRule, remedy } from '../say.ts';
-import { chosenPlacement } from './packPlace.ts';
+import { packRule } from '../say.ts';
+import { chosenPlacement } from '../../layout/packPlacement.ts';
+import { buy, choose, take } from '../remedies.ts';
 
 /** The controller's box beside the pack, with air round it and a way for its leads. */
 export const controllerRoom = packRule(
@@ -34,12 +35,13 @@ export const controllerRoom = packRule(
       return say.rework(
         'No airy room for the controller',
         phrase`With the pack there, its best place is ${packPlaceWords[at.place]}, ${amount(-at.clearanceM, 'size', 0)} short of the air it wants.`,
-        remedy(phrase`A bag or bracket under the saddle or on the rack, in the wind and out of the spray.`, {
-          cost: 16,
-          minutes: 30,
-          part: 'controller bag',
-        }),
-        remedy(phrase`A kit with its controller in the motor.`),
+        buy(
+          'bag',
+          phrase`A bag or bracket under the saddle or on the rack, in the wind and out of the spray.`,
+          take('controller-bag', 'frame'),
+          { work: 30 },
+        ),
+        choose('in-motor', phrase`A kit with its controller in the motor.`),
       );
     return say.fits(
       'The controller has its place',

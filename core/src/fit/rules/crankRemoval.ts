@@ -1,5 +1,6 @@
 import { phrase } from '../../quantity/format.ts';
-import { kitRule, remedy } from '../say.ts';
+import { kitRule } from '../say.ts';
+import { work, choose, take } from '../remedies.ts';
 
 /** How the old cranks come off. */
 export const crankRemoval = kitRule(
@@ -27,17 +28,19 @@ export const crankRemoval = kitRule(
       return say.stop(
         'One-piece cranks',
         phrase`The cranks are one bent bar through a 51 mm shell; a mid-drive made for threads does not fill it.`,
-        remedy(phrase`Choose a hub motor, or a kit made for one-piece shells.`),
+        choose('hub', phrase`Choose a hub motor.`),
+        choose('one-piece-kit', phrase`Choose a kit made for one-piece shells.`),
       );
     if (fit === 'cottered')
       return say.rework(
         'Cottered cranks',
         phrase`Cotter pins of this age seldom come out whole.`,
-        remedy(phrase`Press them out with a pin press, never a hammer on the bare axle; reckon with drilling one.`, {
-          cost: 12,
-          minutes: 60,
-          tool: 'pin press',
-        }),
+        work(
+          'press-out',
+          phrase`Press them out with a pin press, never a hammer on the bare axle; reckon with drilling one.`,
+          60,
+          { takes: take('cotter-pins', 'bracket'), tools: ['pin-press'] },
+        ),
       );
     return say.fits(
       'Cranks come off',

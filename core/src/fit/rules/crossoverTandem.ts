@@ -1,5 +1,6 @@
 import { phrase } from '../../quantity/format.ts';
-import { kitRule, remedy } from '../say.ts';
+import { kitRule } from '../say.ts';
+import { buy, work, choose, ask, take } from '../remedies.ts';
 
 /** A tandem's timing chain against a mid-drive. */
 export const crossoverTandem = kitRule(
@@ -23,18 +24,17 @@ export const crossoverTandem = kitRule(
       return say.stop(
         'Crossover timing chain',
         phrase`The left cranks of both riders carry a ring; a mid-drive has its case there and no place for it.`,
-        remedy(
-          phrase`A hub motor, or a second ring on the motor’s right side with the timing chain moved over, if its maker sells one.`,
+        choose('hub', phrase`Choose a hub motor.`),
+        ask(
+          'second-ring',
+          phrase`Ask the motor’s maker for a second ring on its right side, with the timing chain moved over.`,
         ),
       );
     return say.rework(
       'Timing chain on the drive side',
       phrase`Two rings are needed on the motor’s side, and the kit brings one.`,
-      remedy(phrase`A double spider, or the motor at the captain’s bracket driving the timing chain.`, {
-        cost: 46,
-        minutes: 90,
-        part: 'double spider',
-      }),
+      buy('double-spider', phrase`A double spider.`, take('double-spider', 'bracket'), { work: 90 }),
+      work('captains-bracket', phrase`Put the motor at the captain’s bracket, driving the timing chain.`, 90),
     );
   },
 );

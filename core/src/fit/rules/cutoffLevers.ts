@@ -1,6 +1,7 @@
 import { phrase } from '../../quantity/format.ts';
 import { partData, ruleFigure } from '../rule.ts';
-import { askFor, kitRule, remedy } from '../say.ts';
+import { kitRule } from '../say.ts';
+import { buy, take, askFor } from '../remedies.ts';
 
 /** How each lever is made to cut the motor. */
 export const cutoffLevers = kitRule(
@@ -37,36 +38,45 @@ export const cutoffLevers = kitRule(
       return say.rework(
         'No lever to cut the motor',
         phrase`There is no brake lever on the bar; a coaster brake cuts nothing.`,
-        remedy(phrase`Fit a front brake with a cut-off lever, which a second brake is wanted for anyway.`, {
-          cost: 42,
-          minutes: 60,
-          part: 'brake and lever',
-        }),
+        buy(
+          'cutoff-brake',
+          phrase`Fit a front brake with a cut-off lever, which a second brake is wanted for anyway.`,
+          take('cutoff-brake', 'front brake'),
+          { work: 60 },
+        ),
       );
     if (brings === 'none')
       return say.rework(
         'The kit brings no cut-offs',
         phrase`Each lever must cut the motor.`,
-        remedy(phrase`Add a stick-on magnet and sensor at each lever; the gap is 2 to 3 mm.`, {
-          cost: 22,
-          minutes: 50,
-          part: 'magnet sensors',
-        }),
+        buy(
+          'magnets',
+          phrase`Add a stick-on magnet and sensor at each lever; the gap is 2 to 3 mm.`,
+          take('cutoff-magnet', 'levers', 2),
+          { work: 50 },
+        ),
       );
     if (brings === 'levers' && awkward.length > 0)
       return say.rework(
         'The kit’s levers do not suit',
         phrase`${awkward.length === 2 ? 'Both levers are' : 'One lever is'} ${awkward[0] === 'hydraulic' ? 'hydraulic' : awkward[0] === 'withShifter' ? 'joined with the shifter' : 'made for drop bars'}: to replace ${awkward.length === 2 ? 'them' : 'it'} would lose brake or gears.`,
-        remedy(
+        buy(
+          awkward[0] === 'hydraulic' ? 'magnets' : 'in-line',
           phrase`Keep the levers and add ${awkward[0] === 'hydraulic' ? 'stick-on magnets' : 'in-line sensors'}.`,
-          { cost: 22, minutes: 50, part: awkward[0] === 'hydraulic' ? 'magnet sensors' : 'in-line sensors' },
+          take(awkward[0] === 'hydraulic' ? 'cutoff-magnet' : 'cutoff-inline', 'levers', awkward.length),
+          { work: 50 },
         ),
       );
     if (brings === 'inLine' && (left === 'hydraulic' || right === 'hydraulic'))
       return say.rework(
         'In-line sensors want a cable',
         phrase`A hydraulic hose has no cable for the sensor to sit in.`,
-        remedy(phrase`Stick-on magnets at the hydraulic lever.`, { cost: 14, minutes: 40, part: 'magnet sensors' }),
+        buy(
+          'magnets',
+          phrase`Stick-on magnets at the hydraulic lever.`,
+          take('cutoff-magnet', 'levers', [left, right].filter((l) => l === 'hydraulic').length),
+          { work: 40 },
+        ),
       );
     return say.fits(
       'Each lever cuts the motor',

@@ -1,5 +1,6 @@
 import { phrase } from '../../quantity/format.ts';
-import { kitRule, remedy } from '../say.ts';
+import { kitRule } from '../say.ts';
+import { buy, take } from '../remedies.ts';
 
 /** The biggest cog against what the derailleur takes. */
 export const derailleurRange = kitRule(
@@ -27,7 +28,10 @@ export const derailleurRange = kitRule(
       return say.rework(
         'A bigger cog than the derailleur takes',
         phrase`${biggest} teeth, and it is made for ${largest}.`,
-        remedy(phrase`A hanger link or a long-cage derailleur.`, { cost: 28, minutes: 40, part: 'derailleur' }),
+        buy('hanger-link', phrase`A hanger link that drops the derailleur.`, take('hanger-link', 'chain'), {
+          work: 20,
+        }),
+        buy('long-cage', phrase`A long-cage derailleur.`, take('derailleur', 'chain'), { work: 40 }),
       );
     return say.fits(
       'The derailleur takes the cogs',

@@ -1,13 +1,13 @@
 import { phrase } from '../../quantity/format.ts';
-import { measureIt } from '../rule.ts';
-import { donorRule, remedy } from '../say.ts';
+import { donorRule } from '../say.ts';
+import { buy, choose, take, measureIt } from '../remedies.ts';
 
 /** Old and simple, or newer with discs: what this donor is by the chosen school. */
 export const donorSchool = donorRule(
   {
     id: 'donor-school',
     words: 'Old or newer donor',
-    group: 'use',
+    group: 'donor',
     uses: ['frameMaterial', 'bracketKind', 'rearAxleHolding', 'frontBrake', 'rearBrake'],
     source: 'Two schools; see the setting.',
     school: 'donorAge',
@@ -27,7 +27,7 @@ export const donorSchool = donorRule(
         return say.rework(
           'Not the simple donor your school wants',
           phrase`It has ${hard.join(' and ')}, which few kits go on.`,
-          remedy(phrase`Steel, threads and open slots take anything and can be bent back.`),
+          choose('simple-donor', phrase`Steel, threads and open slots take anything and can be bent back.`),
         );
       if (material === undefined)
         return say.open(
@@ -48,7 +48,8 @@ export const donorSchool = donorRule(
       : say.rework(
           'Not the newer donor your school wants',
           phrase`Its front brake is ${front === 'none' ? 'missing' : front}.`,
-          remedy(phrase`A donor with discs, or a disc fork.`, { cost: 120, minutes: 120, part: 'disc fork and brake' }),
+          buy('disc-fork', phrase`A disc fork with its brake.`, take('disc-fork', 'fork'), { work: 120 }),
+          choose('disc-donor', phrase`A donor with discs.`),
         );
   },
 );

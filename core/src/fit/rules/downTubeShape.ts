@@ -1,5 +1,6 @@
 import { phrase } from '../../quantity/format.ts';
-import { kitRule, remedy } from '../say.ts';
+import { kitRule } from '../say.ts';
+import { buy, work, take } from '../remedies.ts';
 
 /** A mid-drive's case rests against the down tube: a tube that bends away just there gives it nothing. */
 export const downTubeShape = kitRule(
@@ -23,19 +24,19 @@ export const downTubeShape = kitRule(
       return say.rework(
         'The tube bends where the motor rests',
         phrase`The down tube is S-bent or curved near the bracket: the case meets it at one edge or not at all, and torque turns it in the shell.`,
-        remedy(
+        work(
+          'strut',
           phrase`Hold a card disc of the case’s size in place; make a strut or strap from case to tube so that it rests flat.`,
-          { cost: 18, minutes: 60, part: 'motor strut' },
+          60,
+          { takes: take('motor-strut', 'bracket') },
         ),
       );
     if (shape === 'none')
       return say.rework(
         'No down tube to rest against',
         phrase`There is no tube ahead of the shell; only the lock ring would keep the motor from turning.`,
-        remedy(phrase`Fit a reaction arm from the case to a chainstay.`, {
-          cost: 26,
-          minutes: 45,
-          part: 'reaction arm',
+        buy('reaction-arm', phrase`Fit a reaction arm from the case to a chainstay.`, take('reaction-arm', 'bracket'), {
+          work: 45,
         }),
       );
     return say.fits('A straight tube to rest against', phrase`The down tube is straight ahead of the shell.`);

@@ -1,5 +1,6 @@
 import { phrase } from '../../quantity/format.ts';
-import { kitRule, remedy } from '../say.ts';
+import { kitRule } from '../say.ts';
+import { set, choose, ask } from '../remedies.ts';
 
 /** Trikes: which rear wheels the chain drives, and what a mid-drive or chain kit does to that. */
 export const drivenWheels = kitRule(
@@ -24,16 +25,19 @@ export const drivenWheels = kitRule(
       return say.rework(
         'Both rear wheels driven',
         phrase`A differential made for legs takes the motor’s torque through the chain.`,
-        remedy(
-          phrase`Ask its maker what torque it bears; hold the motor to that by its current limit, or drive the front wheel.`,
-          { minutes: 30 },
+        ask(
+          'differential',
+          phrase`Ask the differential’s maker what torque it bears, and hold the motor to that by its current limit.`,
+          30,
         ),
+        choose('front-drive', phrase`Drive the front wheel.`),
       );
     if (driven === 'rearLeft' || driven === 'rearRight')
       return say.rework(
         'One rear wheel driven',
         phrase`All the motor’s pull is at the ${driven === 'rearLeft' ? 'left' : 'right'} wheel: it steers at every start, and spins on the wet.`,
-        remedy(phrase`Set a gentle start, or drive the front wheel.`, { minutes: 10 }),
+        set('gentle-start', phrase`Set a gentle start.`, { work: 10 }),
+        choose('front-drive', phrase`Drive the front wheel.`),
       );
     return say.fits('One wheel in the middle is driven', phrase`The chain drives a single rear wheel.`);
   },

@@ -1,5 +1,6 @@
 import { amount, phrase } from '../../quantity/format.ts';
-import { kitRule, remedy } from '../say.ts';
+import { kitRule } from '../say.ts';
+import { buy, take } from '../remedies.ts';
 
 /** Thin stamped fork tips. m. Source: workshop practice. */
 const THIN = 0.003;
@@ -24,16 +25,15 @@ export const forkTipStrength = kitRule(
       return say.stop(
         'Fork tips too thin',
         phrase`${amount(thick, 'size')}: a stamped tip opens up, and the wheel leaves it.`,
-        remedy(phrase`Fit a fork with forged or plate tips.`, { cost: 90, minutes: 90, part: 'steel fork' }),
+        buy('steel-fork', phrase`Fit a fork with forged or plate tips.`, take('steel-fork', 'fork'), { work: 90 }),
       );
     if (thick < STOUT && build.choice.torqueArms < 2)
       return say.rework(
         'Thin fork tips want two arms',
         phrase`${amount(thick, 'size')} of tip; under ${amount(STOUT, 'size')} both sides want an arm, and ${build.choice.torqueArms} planned.`,
-        remedy(phrase`Plan two torque arms.`, {
-          cost: (2 - build.choice.torqueArms) * 24,
-          minutes: 30,
-          part: 'torque arm',
+        buy('two-arms', phrase`Plan two torque arms.`, take('torque-arm', 'front axle', 2), {
+          work: 30,
+          sets: { torqueArms: 2 },
         }),
       );
     return say.fits('Fork tips stout enough', phrase`${amount(thick, 'size')} of tip.`);

@@ -1,5 +1,6 @@
 import { phrase } from '../../quantity/format.ts';
-import { kitRule, remedy } from '../say.ts';
+import { kitRule } from '../say.ts';
+import { buy, take } from '../remedies.ts';
 
 /** Recessed fork tips under a motor's flat washer. */
 export const forkTips = kitRule(
@@ -19,9 +20,11 @@ export const forkTips = kitRule(
       return say.rework(
         'Recessed fork tips',
         phrase`The lips keep the motor’s washer off the tip’s face.`,
-        remedy(
+        buy(
+          'c-spacers',
           phrase`Fit C-shaped spacers that fill the recess; do not file the lips off unless a torque arm takes their place.`,
-          { cost: 6, minutes: 15, part: 'C spacer' },
+          take('c-spacer', 'front axle'),
+          { work: 15 },
         ),
       );
     return say.fits('Flat fork tips', phrase`The washer lies flat on the tip.`);

@@ -1,11 +1,10 @@
 import { kitPeakTorque } from '../../drive/kitTorque.ts';
 import { GRAVITY } from '../../constants.ts';
 import { tyreRadius } from '../../quantity/tyre.ts';
-import { axleLoads } from '../../safety/axleLoads.ts';
 import { amount, phrase } from '../../quantity/format.ts';
 import { ruleFigure } from '../rule.ts';
-import { packMass } from './packPlace.ts';
-import { kitRule, remedy } from '../say.ts';
+import { kitRule } from '../say.ts';
+import { set, choose } from '../remedies.ts';
 
 /** Friction of a tyre on wet tar and on loose ground. Source: project. */
 const WET = 0.4;
@@ -20,9 +19,9 @@ export const frontGrip = kitRule(
     source: 'docs/models.md, traction: the grade takes load off the front wheel.',
   },
   (context, kit, say) => {
-    const { build, geometry, steepest } = context;
+    const { geometry, steepest } = context;
     if (kit.hub?.place !== 'front') return null;
-    const loads = axleLoads(build, geometry, kit, packMass(context));
+    const loads = context.axleLoads;
     say.need('wheelbase');
     say.look('rearWheelShare');
     const angle = Math.atan(steepest);
@@ -43,9 +42,9 @@ export const frontGrip = kitRule(
       return say.rework(
         'The front wheel spins on the steep and wet',
         phrase`On ${amount(steepest, 'grade')} ${amount(grip, 'force')} of grip is left for ${amount(pull, 'force')} of pull.`,
-        remedy(phrase`Start gently and help with the legs there, carry load in front, or drive the rear.`, {
-          minutes: 0,
-        }),
+        set('gentle', phrase`Start gently and help with the legs there.`),
+        choose('load-in-front', phrase`Carry load in front.`),
+        choose('rear-drive', phrase`Drive the rear wheel.`),
       );
     return say.fits(
       'The front wheel grips',

@@ -1,5 +1,6 @@
 import { amount, phrase } from '../../quantity/format.ts';
-import { kitRule, remedy } from '../say.ts';
+import { kitRule } from '../say.ts';
+import { buy, take } from '../remedies.ts';
 
 /** Seated vehicles: where hands are decides where display and throttle go. */
 export const handsPlace = kitRule(
@@ -20,11 +21,12 @@ export const handsPlace = kitRule(
       ? say.rework(
           'The display is out of sight by the hip',
           phrase`With hands ${hands === 'underSeat' ? 'under the seat' : 'on side sticks'} a display of ${amount(kit.controls.displayM, 'size')} is not seen there.`,
-          remedy(phrase`A stalk on the boom for the display, with its lead ${amount(0.6, 'size', 0)} longer.`, {
-            cost: 19,
-            minutes: 40,
-            part: 'display stalk',
-          }),
+          buy(
+            'stalk',
+            phrase`A stalk on the boom for the display, with its lead ${amount(0.6, 'size', 0)} longer.`,
+            take('display-stalk', 'bar'),
+            { work: 40 },
+          ),
         )
       : say.fits(
           'Controls beside the seat',

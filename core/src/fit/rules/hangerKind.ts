@@ -1,6 +1,6 @@
 import { phrase } from '../../quantity/format.ts';
-import { measureIt } from '../rule.ts';
-import { kitRule, remedy } from '../say.ts';
+import { kitRule } from '../say.ts';
+import { buy, work, take, measureIt } from '../remedies.ts';
 
 /** The derailleur's hanger beside a motor axle. */
 export const hangerKind = kitRule(
@@ -22,9 +22,8 @@ export const hangerKind = kitRule(
       return say.rework(
         'Claw hanger on a motor axle',
         phrase`The claw is held by the axle nut, which must hold the motor; it creeps, and the derailleur with it.`,
-        remedy(phrase`Bolt the claw to the dropout’s eyelet as well, outside the torque washer.`, {
-          cost: 5,
-          minutes: 30,
+        work('bolt-claw', phrase`Bolt the claw to the dropout’s eyelet as well, outside the torque washer.`, 30, {
+          takes: take('hanger-bolt', 'rear axle'),
         }),
       );
     if (hanger === 'none')
@@ -32,11 +31,8 @@ export const hangerKind = kitRule(
         ? say.rework(
             'No hanger for a derailleur',
             phrase`The hub gear goes with the old wheel and there is nothing to hang a derailleur on.`,
-            remedy(phrase`Fit a claw hanger, or ride one speed with a tensioner.`, {
-              cost: 9,
-              minutes: 30,
-              part: 'claw hanger',
-            }),
+            buy('claw-hanger', phrase`Fit a claw hanger.`, take('claw-hanger', 'rear axle'), { work: 30 }),
+            buy('one-speed', phrase`Ride one speed with a tensioner.`, take('chain-tensioner', 'chain'), { work: 30 }),
           )
         : say.open(
             'Where does the derailleur hang?',

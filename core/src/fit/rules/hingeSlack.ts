@@ -1,5 +1,6 @@
 import { amount, phrase } from '../../quantity/format.ts';
-import { kitRule, remedy } from '../say.ts';
+import { kitRule } from '../say.ts';
+import { buy, take } from '../remedies.ts';
 
 /** What a loom usually has to spare for a fold, m. Source: project. */
 const SPARE = 0.15;
@@ -25,11 +26,12 @@ export const hingeSlack = kitRule(
       ? say.rework(
           'The fold wants a longer loom',
           phrase`Folding takes up ${amount(slack, 'size')}; most looms have ${amount(SPARE, 'size')} to spare.`,
-          remedy(phrase`Add an extension lead with its plug away from the hinge.`, {
-            cost: 14,
-            minutes: 20,
-            part: 'extension lead',
-          }),
+          buy(
+            'extension',
+            phrase`Add an extension lead with its plug away from the hinge.`,
+            take('extension-lead', 'leads'),
+            { work: 20 },
+          ),
         )
       : say.fits(
           'Leads bend with the fold',

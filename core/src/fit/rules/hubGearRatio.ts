@@ -1,6 +1,7 @@
 import { amount, phrase } from '../../quantity/format.ts';
 import { partData, ruleFigure } from '../rule.ts';
-import { kitRule, remedy } from '../say.ts';
+import { kitRule } from '../say.ts';
+import { buy, choose, take } from '../remedies.ts';
 
 /** The ring ÷ cog floor of a hub gear behind a mid-drive. */
 export const hubGearRatio = kitRule(
@@ -28,11 +29,13 @@ export const hubGearRatio = kitRule(
       return say.rework(
         'Ratio below the hub gear’s floor',
         phrase`${kit.mid.ringTeeth} ÷ ${cog} is ${amount(ratio, 'ratio')}; its maker allows ${amount(floor, 'ratio')} at least.`,
-        remedy(phrase`A cog of ${Math.floor(kit.mid.ringTeeth / floor)} teeth or fewer, or a bigger ring.`, {
-          cost: 12,
-          minutes: 30,
-          part: 'cog',
-        }),
+        buy(
+          'smaller-cog',
+          phrase`A cog of ${Math.floor(kit.mid.ringTeeth / floor)} teeth or fewer.`,
+          take('cog', 'rear wheel'),
+          { work: 30 },
+        ),
+        choose('bigger-ring', phrase`A bigger ring.`),
       );
     return say.fits(
       'Ratio within the hub gear’s limits',

@@ -1,5 +1,6 @@
 import { phrase } from '../../quantity/format.ts';
-import { kitRule, remedy } from '../say.ts';
+import { kitRule } from '../say.ts';
+import { buy, choose, take } from '../remedies.ts';
 
 /** A hub gear behind a mid-drive: smooth shifting, or too much in one hub. */
 export const hubGearSchool = kitRule(
@@ -18,7 +19,13 @@ export const hubGearSchool = kitRule(
       ? say.rework(
           'A hub gear behind a motor, by your school',
           phrase`Your school holds it for too much in one hub: the torque limit is near and it is not mended at the roadside.`,
-          remedy(phrase`Derailleur gears on a plain wheel, or a front motor.`, { cost: 110, minutes: 120 }),
+          buy(
+            'derailleur-gears',
+            phrase`Derailleur gears on a plain wheel.`,
+            [take('plain-rear-wheel', 'rear wheel'), take('derailleur', 'chain'), take('shifter', 'bar')],
+            { work: 120 },
+          ),
+          choose('front-motor', phrase`A front motor.`),
         )
       : say.fits(
           'A hub gear shifts smoothly behind a motor',

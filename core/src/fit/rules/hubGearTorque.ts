@@ -1,7 +1,8 @@
 import { kitPeakTorque } from '../../drive/kitTorque.ts';
 import { amount, phrase } from '../../quantity/format.ts';
 import { partData, ruleFigure } from '../rule.ts';
-import { kitRule, remedy } from '../say.ts';
+import { kitRule } from '../say.ts';
+import { set, choose } from '../remedies.ts';
 
 /** Torque a mid-drive puts into a hub gear. */
 export const hubGearTorque = kitRule(
@@ -30,15 +31,19 @@ export const hubGearTorque = kitRule(
       return say.stop(
         'Far too much torque for the hub gear',
         phrase`${amount(atCog, 'torque')} at the cog of a hub that bears ${amount(bears, 'torque')}.`,
-        remedy(phrase`A weaker motor, a hub motor in the other wheel, or derailleur gears.`),
+        choose('weaker-motor', phrase`A weaker motor.`),
+        choose('other-wheel', phrase`A hub motor in the other wheel.`),
+        choose('derailleur', phrase`Derailleur gears.`),
       );
     if (atCog > bears)
       return say.rework(
         'More torque than the hub gear bears',
         phrase`${amount(atCog, 'torque')} at the cog; it bears ${amount(bears, 'torque')}.`,
-        remedy(phrase`Set the phase current to ${Math.floor((bears / atCog) * 100)} %, and let up while shifting.`, {
-          minutes: 20,
-        }),
+        set(
+          'phase-current',
+          phrase`Set the phase current to ${Math.floor((bears / atCog) * 100)} %, and let up while shifting.`,
+          { work: 20 },
+        ),
       );
     return say.fits(
       'The hub gear bears the motor',

@@ -1,6 +1,7 @@
 import { phrase } from '../../quantity/format.ts';
 import { partData } from '../rule.ts';
-import { packRule, remedy } from '../say.ts';
+import { packRule } from '../say.ts';
+import { set, choose } from '../remedies.ts';
 
 /** Kit and pack from one seller, or matched by the builder. */
 export const kitSource = packRule(
@@ -21,7 +22,8 @@ export const kitSource = packRule(
       ? say.rework(
           'Kit and pack from two makers',
           phrase`Your school wants both from one: ${kit.maker} and ${pack.maker} each answer for half.`,
-          remedy(phrase`A pack of ${kit.maker}’s, or choose “mix” as your school.`),
+          choose('same-maker', phrase`A pack of ${kit.maker}’s.`),
+          set('mix', phrase`Choose “mix” as your school.`),
         )
       : say.fits(
           'Matched by the builder',

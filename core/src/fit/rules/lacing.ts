@@ -1,6 +1,7 @@
 import { amount, phrase } from '../../quantity/format.ts';
 import { partData, ruleFigure } from '../rule.ts';
-import { kitRule, remedy } from '../say.ts';
+import { kitRule } from '../say.ts';
+import { buy, take } from '../remedies.ts';
 
 /** Least angle between spoke and rim's radius line that a nipple bears, as 90° less the entry angle, rad. */
 const MOST_LEAN = (12 * Math.PI) / 180;
@@ -54,16 +55,21 @@ export const lacing = kitRule(
         return say.rework(
           'Rim and hub differ in spokes',
           phrase`The hub has ${fit.spokes} holes and the rim ${holes}.`,
-          remedy(phrase`A new rim of ${fit.spokes} holes.`, { cost: 34, minutes: 120, part: 'rim' }),
+          buy('rim', phrase`A new rim of ${fit.spokes} holes.`, take('rim', rear ? 'rear wheel' : 'front wheel'), {
+            work: 120,
+            tools: ['spoke-key'],
+          }),
         );
     }
     if (lean(planned) > MOST_LEAN * 1.15)
       return say.rework(
         'Too many crosses for this rim',
         phrase`With ${planned} crosses spokes reach the rim ${degrees(planned)} off straight; ${best} would be ${degrees(best)}.`,
-        remedy(
+        buy(
+          'spokes',
           phrase`Lace with ${best === 0 ? 'no cross, radially, drive side only if the maker allows' : `${best} cross${best === 1 ? '' : 'es'}`}.`,
-          { cost: 30, minutes: 120, tool: 'spoke key' },
+          take('spokes', rear ? 'rear wheel' : 'front wheel'),
+          { work: 120, tools: ['spoke-key'] },
         ),
       );
     return say.fits(

@@ -1,7 +1,8 @@
-import { legalClass } from '../../safety/law.ts';
+import { legalClass } from '../../parts/law.ts';
 import { phrase } from '../../quantity/format.ts';
 import { ruleFigure } from '../rule.ts';
-import { kitRule, remedy } from '../say.ts';
+import { kitRule } from '../say.ts';
+import { ask } from '../remedies.ts';
 
 /** Age and registration that come with a class. */
 export const legalDuties = kitRule(
@@ -24,9 +25,7 @@ export const legalDuties = kitRule(
       ? say.rework(
           'It must be registered',
           phrase`“${law.name}” asks for a plate, insurance or a licence${law.leastAge === null ? '' : `, and ${law.leastAge} years`}.`,
-          remedy(phrase`Ask the authority whether a conversion can be registered at all, before buying.`, {
-            minutes: 60,
-          }),
+          ask('authority', phrase`Ask the authority whether a conversion can be registered at all, before buying.`, 60),
         )
       : say.fits('Age as the class asks', phrase`Riders of ${law.leastAge ?? 0} years or more.`);
   },

@@ -1,7 +1,8 @@
-import { legalClass } from '../../safety/law.ts';
+import { legalClass } from '../../parts/law.ts';
 import { amount, phrase } from '../../quantity/format.ts';
 import { partData, ruleFigure } from '../rule.ts';
-import { kitRule, remedy } from '../say.ts';
+import { kitRule } from '../say.ts';
+import { choose, ask } from '../remedies.ts';
 
 /** Rated power against the class; peak watts do not count for the law. */
 export const legalPower = kitRule(
@@ -19,7 +20,7 @@ export const legalPower = kitRule(
       return say.open(
         'Rules not known',
         phrase`The class “${build.brief.legalClass}” is not on the list.`,
-        remedy(phrase`Choose a class in the brief, or write your own under Schools and rules.`),
+        choose('class', phrase`Choose a class in the brief, or write your own under Schools and rules.`),
       );
     say.because(ruleFigure(`Class, as of ${law.asOf}`, law.name));
     if (law.ratedW === null) return say.fits('No limit on power', phrase`“${law.name}”: ${law.source}.`);
@@ -28,9 +29,9 @@ export const legalPower = kitRule(
       return say.rework(
         'More rated power than its class',
         phrase`Rated ${amount(kit.ratedW, 'power')}; “${law.name}” allows ${amount(law.ratedW, 'power')}. Peak watts do not count for the law, rated do.`,
-        remedy(
-          phrase`Choose a kit rated ${amount(law.ratedW, 'power')}, register it in another class, or keep it to private ground; ask the authority.`,
-        ),
+        choose('weaker-kit', phrase`Choose a kit rated ${amount(law.ratedW, 'power')}.`),
+        ask('other-class', phrase`Ask the authority whether it can be registered in another class.`),
+        choose('private', phrase`Keep it to private ground.`),
       );
     return say.fits(
       'Rated power within its class',

@@ -1,7 +1,9 @@
-import { legalClass } from '../../safety/law.ts';
+import { assistLimit } from '../../vehicle/system.ts';
+import { legalClass } from '../../parts/law.ts';
 import { amount, phrase } from '../../quantity/format.ts';
 import { ruleFigure } from '../rule.ts';
-import { kitRule, remedy } from '../say.ts';
+import { kitRule } from '../say.ts';
+import { set } from '../remedies.ts';
 
 /** Speed at which help ends against the class, and the setting that would comply. */
 export const legalSpeed = kitRule(
@@ -15,7 +17,7 @@ export const legalSpeed = kitRule(
   ({ build, laws }, kit, say) => {
     const law = legalClass(build.brief.legalClass, laws);
     if (!law || law.assistMs === null) return null;
-    const limit = build.choice.assistLimitMs ?? kit.assistLimitMs;
+    const limit = assistLimit(build, { kit });
     say.because(
       ruleFigure(`Class, as of ${law.asOf}`, law.name),
       {
@@ -31,7 +33,10 @@ export const legalSpeed = kitRule(
         limit === undefined
           ? phrase`The kit sets no limit of its own; “${law.name}” wants help to end at ${amount(law.assistMs, 'speed', 0)}.`
           : phrase`Help ends at ${amount(limit, 'speed', 0)}; “${law.name}” wants ${amount(law.assistMs, 'speed', 0)}.`,
-        remedy(phrase`Set the assist limit to ${amount(law.assistMs, 'speed', 0)}.`, { cost: 0, minutes: 5 }),
+        set('limit', phrase`Set the assist limit to ${amount(law.assistMs, 'speed', 0)}.`, {
+          work: 5,
+          sets: { assistLimitMs: law.assistMs },
+        }),
       );
     return say.fits(
       'Assisted speed within its class',

@@ -1,7 +1,8 @@
-import { legalClass } from '../../safety/law.ts';
+import { legalClass } from '../../parts/law.ts';
 import { phrase } from '../../quantity/format.ts';
 import { ruleFigure } from '../rule.ts';
-import { kitRule, remedy } from '../say.ts';
+import { kitRule } from '../say.ts';
+import { set } from '../remedies.ts';
 
 /** What the class lets a throttle do. */
 export const legalThrottle = kitRule(
@@ -25,7 +26,8 @@ export const legalThrottle = kitRule(
       return say.rework(
         'Throttle outside its class',
         phrase`“${law.name}” allows a throttle for walking help only.`,
-        remedy(phrase`Leave the throttle off, or tie it to 6 km/h.`, { cost: 0, minutes: 10 }),
+        set('no-throttle', phrase`Leave the throttle off.`, { work: 10, sets: { usesThrottle: false } }),
+        set('walking', phrase`Tie the throttle to 6 km/h.`, { work: 10 }),
       );
     return say.fits(
       'Throttle within its class',

@@ -1,6 +1,7 @@
 import { amount, phrase } from '../../quantity/format.ts';
 import { partData, ruleFigure } from '../rule.ts';
-import { askFor, kitRule, remedy } from '../say.ts';
+import { kitRule } from '../say.ts';
+import { buy, take, askFor } from '../remedies.ts';
 
 /** What the loom loses to plugs and loops, m. Source: project. */
 const LOOPS = 0.12;
@@ -41,11 +42,12 @@ export const loomLength = kitRule(
       return say.rework(
         'The loom is too short',
         phrase`${amount(wanted, 'size')} wanted with full lock${fold > 0 ? ', the fold' : ''} and a drip loop; ${amount(loom, 'size')} supplied: ${amount(-spare, 'size')} short.`,
-        remedy(phrase`An extension of ${amount(Math.ceil(-spare * 10) / 10, 'size')} with the same plugs.`, {
-          cost: 14,
-          minutes: 15,
-          part: 'extension lead',
-        }),
+        buy(
+          'extension',
+          phrase`An extension of ${amount(Math.ceil(-spare * 10) / 10, 'size')} with the same plugs.`,
+          take('extension-lead', 'leads'),
+          { work: 15 },
+        ),
       );
     return say.fits(
       'The loom reaches',

@@ -1,6 +1,7 @@
 import { phrase } from '../../quantity/format.ts';
 import { ruleFigure } from '../rule.ts';
-import { kitRule, remedy } from '../say.ts';
+import { kitRule } from '../say.ts';
+import { buy, take } from '../remedies.ts';
 
 /** An arm or strap that keeps a mid-drive from turning in the shell: always, or if it loosens. */
 export const midArm = kitRule(
@@ -23,11 +24,12 @@ export const midArm = kitRule(
       return say.rework(
         'A reaction arm, by your school',
         phrase`None is planned; a lock ring that creeps chews the shell before it is noticed.`,
-        remedy(phrase`Plan one reaction arm from case to chainstay or down tube.`, {
-          cost: 26,
-          minutes: 30,
-          part: 'reaction arm',
-        }),
+        buy(
+          'reaction-arm',
+          phrase`Plan one reaction arm from case to chainstay or down tube.`,
+          take('reaction-arm', 'bracket'),
+          { work: 30, sets: { torqueArms: 1 } },
+        ),
       );
     return say.fits(
       always ? 'A reaction arm is planned' : 'Lock ring alone, checked again',

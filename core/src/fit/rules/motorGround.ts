@@ -1,6 +1,7 @@
 import { amount, phrase } from '../../quantity/format.ts';
 import { partData } from '../rule.ts';
-import { kitRule, remedy } from '../say.ts';
+import { kitRule } from '../say.ts';
+import { buy, choose, take } from '../remedies.ts';
 
 /** Gap wanted under a motor, and the least that is ridden at all, m. Source: project; kerbs are 100 to 120 mm. */
 const WANTED = 0.15;
@@ -29,17 +30,19 @@ export const motorGround = kitRule(
       return say.stop(
         'The motor hangs too low',
         phrase`${amount(height, 'size')} less ${amount(kit.mid.hangsBelowM, 'size')} leaves ${amount(gap, 'size')}: less than a kerb.`,
-        remedy(phrase`Choose a motor that swings up higher, or a hub.`),
+        choose('higher-motor', phrase`Choose a motor that swings up higher.`),
+        choose('hub', phrase`Choose a hub motor.`),
       );
     if (gap < WANTED)
       return say.rework(
         'Little ground under the motor',
         phrase`${amount(gap, 'size')} is left under the case; ${amount(WANTED, 'size')} is wanted for kerbs and ruts.`,
-        remedy(phrase`Fit a skid plate, and step down kerbs wheel by wheel.`, {
-          cost: 22,
-          minutes: 20,
-          part: 'skid plate',
-        }),
+        buy(
+          'skid-plate',
+          phrase`Fit a skid plate, and step down kerbs wheel by wheel.`,
+          take('skid-plate', 'bracket'),
+          { work: 20 },
+        ),
       );
     return say.fits('Enough ground under the motor', phrase`${amount(gap, 'size')} under the case.`);
   },

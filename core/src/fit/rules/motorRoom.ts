@@ -1,6 +1,7 @@
 import { amount, phrase } from '../../quantity/format.ts';
 import { partData } from '../rule.ts';
-import { askFor, kitRule, remedy } from '../say.ts';
+import { kitRule } from '../say.ts';
+import { buy, choose, take, askFor } from '../remedies.ts';
 
 /** Least gap between a motor's case and anything it swings past, m. Source: project, paint and flex. */
 const GAP = 0.003;
@@ -36,15 +37,18 @@ export const motorRoom = kitRule(
       return say.stop(
         'The case does not swing into place',
         phrase`It needs ${amount(swing, 'size')} from the crank’s centre and there is ${amount(room, 'size')}: ${amount(-gap, 'size')} short.`,
-        remedy(phrase`Choose a smaller motor, or a hub.`),
+        choose('smaller-motor', phrase`Choose a smaller motor.`),
+        choose('hub', phrase`Choose a hub motor.`),
       );
     if (gap < GAP)
       return say.rework(
         'The case touches the frame',
         phrase`${amount(room, 'size')} of room for ${amount(swing, 'size')}: ${amount(gap, 'size')} left, ${amount(GAP, 'size')} wanted.`,
-        remedy(
+        buy(
+          'spacer',
           phrase`Let the case hang lower, with a spacer between it and the tube, and check its height above the ground.`,
-          { cost: 8, minutes: 30, part: 'tube spacer' },
+          take('tube-spacer', 'bracket'),
+          { work: 30 },
         ),
       );
     return say.fits('The case has room', phrase`${amount(room, 'size')} of room for ${amount(swing, 'size')}.`);

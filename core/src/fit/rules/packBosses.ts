@@ -1,8 +1,9 @@
 import { amount, phrase } from '../../quantity/format.ts';
 import { partData } from '../rule.ts';
-import { tubePlaces } from '../../parts/part.ts';
-import { chosenPlacement } from './packPlace.ts';
-import { packRule, remedy } from '../say.ts';
+import { tubePlaces } from '../../parts/pack.ts';
+import { chosenPlacement } from '../../layout/packPlacement.ts';
+import { packRule } from '../say.ts';
+import { buy, work, take } from '../remedies.ts';
 
 /** A pack's rail on the frame's bosses, or its clamps round a tube. */
 export const packBosses = packRule(
@@ -41,22 +42,21 @@ export const packBosses = packRule(
         return say.rework(
           'Bosses not sound',
           phrase`${amount(pack.massKg, 'mass')} of battery shakes a loose insert out.`,
-          remedy(phrase`Set new rivet nuts, or add two clamps.`, {
-            cost: 9,
-            minutes: 40,
-            tool: 'rivet-nut setter',
-            part: 'rivet nuts',
+          buy('rivet-nuts', phrase`Set new rivet nuts.`, take('rivet-nuts', 'pack'), {
+            work: 40,
+            tools: ['rivet-nut-setter'],
           }),
+          buy('clamps', phrase`Add two clamps.`, take('tube-clamps', 'pack'), { work: 20 }),
         );
       if (Math.abs(spacing - holes) > slot / 2 + 0.001)
         return say.rework(
           'Rail and bosses differ',
           phrase`Bosses ${amount(spacing, 'size')} apart, holes ${amount(holes, 'size')}, slots of ${amount(slot, 'size')}.`,
-          remedy(phrase`Drill the rail’s plate to suit, away from its lock and contacts, or clamp it.`, {
-            cost: 2,
-            minutes: 30,
-            tool: 'drill',
+          work('drill-plate', phrase`Drill the rail’s plate to suit, away from its lock and contacts.`, 30, {
+            takes: take('drill-bits', 'pack'),
+            tools: ['drill'],
           }),
+          buy('clamps', phrase`Clamp the rail instead.`, take('tube-clamps', 'pack'), { work: 20 }),
         );
       return say.fits(
         'The rail bolts to the bosses',
@@ -80,11 +80,12 @@ export const packBosses = packRule(
       return say.rework(
         'No bosses to bolt to',
         phrase`The pack brings no clamps; the tube is ${amount(tubeAcross, 'size')} across.`,
-        remedy(phrase`Two clamps for ${amount(tubeAcross, 'size')} with rubber under them, and a strap.`, {
-          cost: 18,
-          minutes: 30,
-          part: 'tube clamps',
-        }),
+        buy(
+          'clamps',
+          phrase`Two clamps for ${amount(tubeAcross, 'size')} with rubber under them, and a strap.`,
+          [take('tube-clamps', 'pack'), take('pack-strap', 'pack')],
+          { work: 30 },
+        ),
       );
     return tubeAcross >= clamps.least && tubeAcross <= clamps.most
       ? say.fits(
@@ -94,7 +95,7 @@ export const packBosses = packRule(
       : say.rework(
           'Clamps of another size',
           phrase`The tube is ${amount(tubeAcross, 'size')}; the clamps go round ${amount(clamps.least, 'size')} to ${amount(clamps.most, 'size')}.`,
-          remedy(phrase`Clamps for ${amount(tubeAcross, 'size')}.`, { cost: 14, minutes: 20, part: 'tube clamps' }),
+          buy('clamps', phrase`Clamps for ${amount(tubeAcross, 'size')}.`, take('tube-clamps', 'pack'), { work: 20 }),
         );
   },
 );

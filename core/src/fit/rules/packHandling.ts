@@ -1,7 +1,8 @@
 import { amount, phrase } from '../../quantity/format.ts';
 import { ruleFigure } from '../rule.ts';
-import { chosenPlacement } from './packPlace.ts';
-import { packRule, remedy } from '../say.ts';
+import { chosenPlacement } from '../../layout/packPlacement.ts';
+import { packRule } from '../say.ts';
+import { choose } from '../remedies.ts';
 
 /** Where the pack sits by school, and what that does to handling. */
 export const packHandling = packRule(
@@ -25,13 +26,13 @@ export const packHandling = packRule(
       return say.rework(
         'On the rack, against your school',
         phrase`${amount(pack.massKg, 'mass')} high and behind: it wags at low speed and bounces off-road.`,
-        remedy(phrase`Put it in the frame if it goes there.`),
+        choose('in-frame', phrase`Put it in the frame if it goes there.`),
       );
     if (onRack && build.brief.purpose === 'trail')
       return say.rework(
         'A pack on the rack on trails',
         phrase`It bounces, and breaks the rack’s struts.`,
-        remedy(phrase`In the frame, or in a bag.`),
+        choose('in-frame', phrase`In the frame, or in a bag.`),
       );
     if (place === 'behindSeatTube' || place === 'seatBack' || place === 'underSeat')
       return say.fits(

@@ -1,8 +1,9 @@
 import { amount, phrase } from '../../quantity/format.ts';
 import { partData } from '../rule.ts';
-import { tubePlaces } from '../../parts/part.ts';
-import { chosenPlacement } from './packPlace.ts';
-import { packRule, remedy } from '../say.ts';
+import { tubePlaces } from '../../parts/pack.ts';
+import { chosenPlacement } from '../../layout/packPlacement.ts';
+import { packRule } from '../say.ts';
+import { choose } from '../remedies.ts';
 
 /** A pack's width between the knees. */
 export const packKnees = packRule(
@@ -32,7 +33,8 @@ export const packKnees = packRule(
       return say.rework(
         'Knees meet the pack',
         phrase`${amount(pack.outline.widthM, 'size')} wide in ${amount(room, 'size')}.`,
-        remedy(phrase`A slimmer pack, or mount it low where the thighs do not pass.`),
+        choose('slimmer', phrase`A slimmer pack.`),
+        choose('lower', phrase`Mount it low, where the thighs do not pass.`),
       );
     return say.fits('Knees pass the pack', phrase`${amount(gap, 'size')} each side.`);
   },

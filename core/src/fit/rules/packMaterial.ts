@@ -1,7 +1,8 @@
 import { amount, phrase } from '../../quantity/format.ts';
-import { tubePlaces } from '../../parts/part.ts';
-import { chosenPlacement } from './packPlace.ts';
-import { packRule, remedy } from '../say.ts';
+import { tubePlaces } from '../../parts/pack.ts';
+import { chosenPlacement } from '../../layout/packPlacement.ts';
+import { packRule } from '../say.ts';
+import { buy, choose, take } from '../remedies.ts';
 
 /** Rails and clamps on a carbon frame. */
 export const packMaterial = packRule(
@@ -24,18 +25,14 @@ export const packMaterial = packRule(
         ? say.stop(
             'A pack on a carbon frame',
             phrase`${amount(pack.massKg, 'mass')} on bosses bonded in for a bottle, or on clamps that crush the tube.`,
-            remedy(phrase`A metal frame, or a frame bag with a soft pack that hangs from straps.`, {
-              cost: 45,
-              part: 'frame bag',
-            }),
+            choose('metal-frame', phrase`A metal frame.`),
+            buy('frame-bag', phrase`A frame bag with a soft pack that hangs from straps.`, take('frame-bag', 'pack')),
           )
         : say.rework(
             'A pack on a carbon frame',
             phrase`No clamps; bosses are bonded in for a bottle’s weight and this is ${amount(pack.massKg, 'mass')}.`,
-            remedy(phrase`A frame bag held by straps, a small pack in it.`, {
-              cost: 45,
-              minutes: 30,
-              part: 'frame bag',
+            buy('frame-bag', phrase`A frame bag held by straps, a small pack in it.`, take('frame-bag', 'pack'), {
+              work: 30,
             }),
           );
     return say.fits('The tube may carry a rail', phrase`The frame is ${material}.`);

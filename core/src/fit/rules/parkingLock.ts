@@ -1,5 +1,6 @@
 import { phrase } from '../../quantity/format.ts';
-import { kitRule, remedy } from '../say.ts';
+import { kitRule } from '../say.ts';
+import { buy, take } from '../remedies.ts';
 
 /** A trike's parking lock must survive the conversion. */
 export const parkingLock = kitRule(
@@ -19,17 +20,14 @@ export const parkingLock = kitRule(
       return say.rework(
         'No parking lock',
         phrase`It will be heavier, and its rider gets on and off on slopes.`,
-        remedy(phrase`A strap round lever and grip at the least; a locking lever is better.`, {
-          cost: 16,
-          minutes: 20,
-          part: 'locking lever',
-        }),
+        buy('locking-lever', phrase`A lever that locks.`, take('locking-lever', 'levers'), { work: 20 }),
+        buy('strap', phrase`A strap round lever and grip, at the least.`, take('lever-strap', 'levers'), { work: 5 }),
       );
     if (kit.controls?.cutoffs === 'levers')
       return say.rework(
         'The kit’s lever would lose the lock',
         phrase`The lever with the catch must stay.`,
-        remedy(phrase`A stick-on magnet at that lever.`, { cost: 14, minutes: 30, part: 'magnet sensors' }),
+        buy('magnets', phrase`A stick-on magnet at that lever.`, take('cutoff-magnet', 'levers'), { work: 30 }),
       );
     return say.fits('The parking lock stays', phrase`The lever with the catch keeps its place.`);
   },

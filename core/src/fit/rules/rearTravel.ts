@@ -1,5 +1,6 @@
 import { amount, phrase } from '../../quantity/format.ts';
-import { kitRule, remedy } from '../say.ts';
+import { kitRule } from '../say.ts';
+import { work } from '../remedies.ts';
 
 /** A suspended rear end: the motor's lead and the chain must live with its travel. */
 export const rearTravel = kitRule(
@@ -19,16 +20,17 @@ export const rearTravel = kitRule(
       return say.rework(
         'A heavy wheel on a sprung arm',
         phrase`The hub adds ${amount(kit.massKg, 'mass')} to the unsprung end, and its lead moves ${amount(travel, 'size')} with it.`,
-        remedy(
+        work(
+          'slack',
           phrase`Leave ${amount(travel / 2 + 0.03, 'size')} of slack at the pivot, and set shock pressure and rebound anew.`,
-          { cost: 0, minutes: 40 },
+          40,
         ),
       );
     if (kit.mid)
       return say.rework(
         'The chain grows with the travel',
         phrase`Over ${amount(travel, 'size')} of travel the chain asks for more length; the derailleur’s cage must give it.`,
-        remedy(phrase`Cut the chain with the shock fully compressed, in the biggest pair.`, { cost: 0, minutes: 20 }),
+        work('cut-chain', phrase`Cut the chain with the shock fully compressed, in the biggest pair.`, 20),
       );
     return say.fits('The travel stays as it was', phrase`A front hub leaves the rear end alone.`);
   },

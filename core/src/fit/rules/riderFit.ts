@@ -1,7 +1,8 @@
-import { ridingNow } from '../../build.ts';
+import { ridingNow } from '../../build/brief.ts';
 import { amount, phrase } from '../../quantity/format.ts';
 import { ruleFigure } from '../rule.ts';
-import { donorRule, remedy } from '../say.ts';
+import { donorRule } from '../say.ts';
+import { buy, choose, take } from '../remedies.ts';
 
 /** Floor of the step a rider who needs it low can take, m, and a seat easy to rise from. Source: project. */
 const LOW_STEP = 0.35;
@@ -12,7 +13,7 @@ export const riderFit = donorRule(
   {
     id: 'rider-fit',
     words: 'Getting on',
-    group: 'use',
+    group: 'donor',
     uses: ['standover', 'seatHeight'],
     source: 'A leg must pass over the frame and both feet reach the ground; inseam 0.47 of stature where not measured.',
   },
@@ -31,7 +32,7 @@ export const riderFit = donorRule(
         return say.rework(
           'Low to get up from',
           phrase`The seat is ${amount(seat, 'size')} high and ${stiff[0]?.name ?? 'a rider'} needs an easy one, from ${amount(EASY_SEAT.low, 'size')}.`,
-          remedy(phrase`A raised seat or a rise-up bar.`, { cost: 60, minutes: 90, part: 'seat risers' }),
+          buy('risers', phrase`A raised seat or a rise-up bar.`, take('seat-risers', 'seat'), { work: 90 }),
         );
       return say.fits('The seat is easy to reach', phrase`${amount(seat, 'size')} above the ground.`);
     }
@@ -45,19 +46,19 @@ export const riderFit = donorRule(
         return say.rework(
           'A rider who needs to sit',
           phrase`${rider.name} needs a vehicle to sit in; this one is straddled.`,
-          remedy(phrase`A trike with a seat.`),
+          choose('seated', phrase`A trike with a seat.`),
         );
       if (rider.mounting === 'lowStep' && step > LOW_STEP)
         return say.rework(
           'The step is high for its rider',
           phrase`${amount(step, 'size')} to step over; ${rider.name} needs ${amount(LOW_STEP, 'size')} or less.`,
-          remedy(phrase`A lower step-through donor.`),
+          choose('low-step', phrase`A lower step-through donor.`),
         );
       if (step > inseam + 0.01)
         return say.rework(
           'Too tall to stand over',
           phrase`${amount(step, 'size')} of frame and ${amount(inseam, 'size', 0)} of leg: ${rider.name} cannot stand over it, and it weighs more now.`,
-          remedy(phrase`A smaller or lower frame.`),
+          choose('smaller-frame', phrase`A smaller or lower frame.`),
         );
     }
     return say.fits('Its riders get on it', phrase`${amount(step, 'size')} to step over.`);

@@ -1,6 +1,7 @@
 import { amount, phrase } from '../../quantity/format.ts';
 import { ruleFigure } from '../rule.ts';
-import { kitRule, remedy } from '../say.ts';
+import { kitRule } from '../say.ts';
+import { buy, work, take } from '../remedies.ts';
 
 /** Rim tape over all nipples of the kit's rim. */
 export const rimTape = kitRule(
@@ -22,10 +23,9 @@ export const rimTape = kitRule(
         ? say.rework(
             'Sharp holes in the rim',
             phrase`Kit spokes are thicker and pull harder than the old ones.`,
-            remedy(phrase`Take the burr off each hole with a countersink turned by hand, and tape wide.`, {
-              cost: 4,
-              minutes: 40,
-              tool: 'countersink',
+            work('burr', phrase`Take the burr off each hole with a countersink turned by hand, and tape wide.`, 40, {
+              takes: take('rim-tape', fit.place === 'rear' ? 'rear wheel' : 'front wheel'),
+              tools: ['countersink'],
             }),
           )
         : say.fits('Rim holes are smooth', phrase`No burr at nipple or valve holes.`);
@@ -39,7 +39,12 @@ export const rimTape = kitRule(
       ? say.rework(
           'Tape too narrow to move over',
           phrase`${amount(tape, 'size')}; the kit’s rim wants ${amount(wanted, 'size')}.`,
-          remedy(phrase`New cloth tape of ${amount(wanted, 'size', 0)}.`, { cost: 4, minutes: 10, part: 'rim tape' }),
+          buy(
+            'tape',
+            phrase`New cloth tape of ${amount(wanted, 'size', 0)}.`,
+            take('rim-tape', fit.place === 'rear' ? 'rear wheel' : 'front wheel'),
+            { work: 10 },
+          ),
         )
       : say.fits('Tape wide enough', phrase`${amount(tape, 'size')} for ${amount(wanted, 'size')} wanted.`);
   },

@@ -1,6 +1,7 @@
 import { amount, phrase } from '../../quantity/format.ts';
 import { partData } from '../rule.ts';
-import { kitRule, remedy } from '../say.ts';
+import { kitRule } from '../say.ts';
+import { buy, take } from '../remedies.ts';
 
 /** Tyre width over rim width that sits safely. Source: ETRTO recommendations, rounded. */
 const LEAST = 1.35;
@@ -30,9 +31,11 @@ export const rimWidth = kitRule(
       return say.rework(
         ratio < LEAST ? 'Tyre too narrow for the kit rim' : 'Tyre too wide for the kit rim',
         phrase`${amount(tyre.widthM, 'size')} of tyre on ${amount(fit.rimInnerM, 'size')} of rim: ${ratio.toFixed(1)} times, where ${LEAST} to ${MOST} sits safely.`,
-        remedy(
+        buy(
+          'tyre',
           phrase`A tyre between ${amount(fit.rimInnerM * 1.5, 'size', 0)} and ${amount(fit.rimInnerM * 2.4, 'size', 0)}.`,
-          { cost: 26, minutes: 30, part: 'tyre' },
+          take('tyre', fit.place === 'rear' ? 'rear wheel' : 'front wheel'),
+          { work: 30 },
         ),
       );
     return say.fits(

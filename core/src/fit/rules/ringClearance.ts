@@ -1,6 +1,7 @@
 import { amount, phrase } from '../../quantity/format.ts';
 import { partData } from '../rule.ts';
-import { askFor, kitRule, remedy } from '../say.ts';
+import { kitRule } from '../say.ts';
+import { buy, choose, take, askFor } from '../remedies.ts';
 
 /** Least gap between a ring and the chainstay, m. Source: workshop practice. */
 const GAP = 0.003;
@@ -36,20 +37,21 @@ export const ringClearance = kitRule(
       return say.stop(
         'The ring meets the chainstay',
         phrase`The stay stands ${amount(bulge, 'size')} past the face and the ring runs at ${amount(out, 'size')}: ${amount(-gap, 'size')} into it.`,
-        remedy(
-          phrase`A smaller ring that passes ahead of the bulge, spacers on the right as far as the chain line allows, or a hub.`,
-          { cost: 38, part: 'ring' },
+        buy('smaller-ring', phrase`A smaller ring that passes ahead of the bulge.`, take('smaller-ring', 'bracket')),
+        buy(
+          'spacers',
+          phrase`Spacers on the right, as far as the chain line allows.`,
+          take('bracket-spacers', 'bracket'),
+          { work: 15 },
         ),
+        choose('hub', phrase`A hub motor.`),
       );
     if (gap < GAP)
       return say.rework(
         'The ring all but touches the stay',
         phrase`${amount(gap, 'size')} is left; ${amount(GAP, 'size')} is wanted, for the frame flexes.`,
-        remedy(phrase`A spacer of 2 mm on the right, or a ring of four teeth fewer.`, {
-          cost: 5,
-          minutes: 15,
-          part: 'bracket spacer',
-        }),
+        buy('spacer', phrase`A spacer of 2 mm on the right.`, take('bracket-spacer', 'bracket'), { work: 15 }),
+        choose('smaller-ring', phrase`A ring of four teeth fewer.`),
       );
     return say.fits('The ring clears the stay', phrase`${amount(gap, 'size')} between ring and chainstay.`);
   },

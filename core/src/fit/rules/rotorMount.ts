@@ -1,6 +1,7 @@
 import { amount, phrase } from '../../quantity/format.ts';
 import { partData } from '../rule.ts';
-import { askFor, kitRule, remedy } from '../say.ts';
+import { kitRule } from '../say.ts';
+import { buy, take, askFor } from '../remedies.ts';
 
 /** Six bolts or splines: whether the donor's rotor goes on the kit's hub. */
 export const rotorMount = kitRule(
@@ -35,11 +36,13 @@ export const rotorMount = kitRule(
       return say.rework(
         'Another rotor is needed',
         phrase`The donor’s rotor is held by ${mount === 'sixBolt' ? 'six bolts' : 'splines'} and the hub takes ${fit.rotorMount === 'sixBolt' ? 'six bolts' : 'splines'}.`,
-        remedy(
+        buy(
+          'rotor',
           rotor === undefined
             ? phrase`A rotor of the same size for ${fit.rotorMount === 'sixBolt' ? 'six bolts' : 'splines'}.`
             : phrase`A rotor of ${amount(rotor, 'size')} for ${fit.rotorMount === 'sixBolt' ? 'six bolts' : 'splines'}.`,
-          { cost: 18, minutes: 20, part: 'rotor' },
+          take('rotor', rear ? 'rear brake' : 'front brake'),
+          { work: 20 },
         ),
       );
     }

@@ -1,6 +1,7 @@
 import { amount, phrase } from '../../quantity/format.ts';
 import { ruleFigure } from '../rule.ts';
-import { kitRule, remedy } from '../say.ts';
+import { kitRule } from '../say.ts';
+import { buy, take } from '../remedies.ts';
 
 /** The rider against the seat's own limit. */
 export const seatLoad = kitRule(
@@ -21,7 +22,7 @@ export const seatLoad = kitRule(
       ? say.stop(
           'The seat bears less than its rider',
           phrase`${amount(heaviest, 'mass')} on a seat that bears ${amount(limit, 'mass')}.`,
-          remedy(phrase`A seat or frame made for more.`, { cost: 120, part: 'seat' }),
+          buy('strong-seat', phrase`A seat or frame made for more.`, take('strong-seat', 'seat')),
         )
       : say.fits('The seat bears its rider', phrase`${amount(heaviest, 'mass')} of ${amount(limit, 'mass')}.`);
   },

@@ -1,6 +1,7 @@
 import { phrase } from '../../quantity/format.ts';
 import { partData } from '../rule.ts';
-import { kitRule, remedy } from '../say.ts';
+import { kitRule } from '../say.ts';
+import { buy, take } from '../remedies.ts';
 
 /** Shifter and the number of cogs the new wheel has room for. */
 export const shifterMatch = kitRule(
@@ -27,7 +28,7 @@ export const shifterMatch = kitRule(
       return say.rework(
         'Shifter counts more than the hub holds',
         phrase`${clicks} clicks and room for ${fit.maxCogs} cogs: their spacing differs, and it lands between.`,
-        remedy(phrase`A shifter for ${fit.maxCogs} speeds.`, { cost: 24, minutes: 40, part: 'shifter' }),
+        buy('shifter', phrase`A shifter for ${fit.maxCogs} speeds.`, take('shifter', 'bar'), { work: 40 }),
       );
     return say.fits('Shifter matches', phrase`${clicks} clicks, up to ${fit.maxCogs} cogs.`);
   },

@@ -1,6 +1,7 @@
 import { phrase } from '../../quantity/format.ts';
 import { partData, ruleFigure } from '../rule.ts';
-import { kitRule, remedy } from '../say.ts';
+import { kitRule } from '../say.ts';
+import { buy, choose, take } from '../remedies.ts';
 
 /** A mid-drive wants a rider who shifts, and a sensor that lets up. */
 export const shiftingSkill = kitRule(
@@ -23,7 +24,8 @@ export const shiftingSkill = kitRule(
       return say.rework(
         'A rider who does not shift',
         phrase`The motor pulls through one gear: too high on the hill, too low on the flat.`,
-        remedy(phrase`A hub motor, which does not care; or one ring and cog chosen for the hill.`, { minutes: 20 }),
+        choose('hub', phrase`A hub motor, which does not care.`),
+        choose('one-gear', phrase`One ring and cog chosen for the hill.`),
       );
     if (kind === 'single')
       return say.fits('One gear, nothing to shift', phrase`Ring and cog must be chosen for the steepest start.`);
@@ -31,7 +33,9 @@ export const shiftingSkill = kitRule(
       return say.rework(
         'No shift sensor',
         phrase`Shifting under a motor’s pull breaks cogs and chain.`,
-        remedy(phrase`Add an in-line shift sensor to the gear cable.`, { cost: 32, minutes: 30, part: 'shift sensor' }),
+        buy('shift-sensor', phrase`Add an in-line shift sensor to the gear cable.`, take('shift-sensor', 'leads'), {
+          work: 30,
+        }),
       );
     return say.fits(
       'A rider who shifts, a motor that lets up',

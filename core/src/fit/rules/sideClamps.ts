@@ -1,6 +1,7 @@
 import { amount, phrase } from '../../quantity/format.ts';
 import { partData } from '../rule.ts';
-import { kitRule, remedy } from '../say.ts';
+import { kitRule } from '../say.ts';
+import { work, choose, take } from '../remedies.ts';
 
 /** A side-mounted chain kit's two clamps, which must both seat. */
 export const sideClamps = kitRule(
@@ -30,7 +31,7 @@ export const sideClamps = kitRule(
       return say.stop(
         'Nothing for both clamps',
         phrase`This kind of frame has no seat tube and chainstay side by side for the two clamps.`,
-        remedy(phrase`A hub motor.`),
+        choose('hub', phrase`A hub motor.`),
       );
     if (stay === undefined || seat === undefined || run === undefined)
       return say.open(
@@ -42,14 +43,17 @@ export const sideClamps = kitRule(
       return say.stop(
         'The clamps do not both seat',
         phrase`Chainstay ${amount(stay, 'size')}, seat tube ${amount(seat, 'size')}; the clamps go round ${amount(least, 'size')} to ${amount(most, 'size')}. One clamp alone lets the motor swing into the spokes.`,
-        remedy(phrase`A hub motor, or a mid-drive if the bracket suits.`),
+        choose('hub', phrase`A hub motor.`),
+        choose('mid-drive', phrase`A mid-drive, if the bracket suits.`),
       );
     return say.rework(
       'The clamps may seat',
       phrase`Both tubes suit; whether both clamps seat at once with the sprockets in line is only seen with the kit in hand.`,
-      remedy(
+      work(
+        'turned-spacers',
         phrase`Hold the bracket against the frame before paying; make up the gap with turned spacers, not packing.`,
-        { cost: 15, minutes: 120 },
+        120,
+        { takes: take('sprocket-shims', 'frame') },
       ),
     );
   },

@@ -1,5 +1,6 @@
 import { phrase } from '../../quantity/format.ts';
-import { kitRule, remedy } from '../say.ts';
+import { kitRule } from '../say.ts';
+import { choose } from '../remedies.ts';
 
 /** Side-mounted chain kits: refused unless everything lines up, and why. */
 export const sideKit = kitRule(
@@ -15,7 +16,7 @@ export const sideKit = kitRule(
       ? say.rework(
           'A side-mounted chain kit',
           phrase`It hangs beside the frame with a second chain at the left leg. Few frames let both clamps seat with the sprockets in line; noise and thrown chains are what owners write about.`,
-          remedy(phrase`A hub motor for the same money.`),
+          choose('hub', phrase`A hub motor for the same money.`),
         )
       : null,
 );

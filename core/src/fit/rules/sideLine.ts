@@ -1,5 +1,6 @@
 import { phrase } from '../../quantity/format.ts';
-import { kitRule, remedy } from '../say.ts';
+import { kitRule } from '../say.ts';
+import { buy, work, choose, take } from '../remedies.ts';
 
 /** A side-mounted chain kit's second sprocket on the wheel. */
 export const sideLine = kitRule(
@@ -21,29 +22,33 @@ export const sideLine = kitRule(
       return say.stop(
         'A sprocket clamped to the spokes',
         phrase`It pulls the spokes sideways at every start; they break at the bend, some hundred kilometres on.`,
-        remedy(phrase`A kit whose sprocket bolts to a rotor’s seat, or a hub motor.`),
+        choose('bolted', phrase`A kit whose sprocket bolts to a rotor’s seat.`),
+        choose('hub', phrase`A hub motor.`),
       );
     if (brake === 'discCable' || brake === 'discHydraulic')
       return say.stop(
         'Sprocket and rotor want one seat',
         phrase`The rear disc takes the seat that the second sprocket bolts to.`,
-        remedy(phrase`A hub motor, or give up the rear disc for a rim brake.`, { cost: 60, minutes: 120 }),
+        choose('hub', phrase`A hub motor.`),
+        buy('rim-brake', phrase`Give up the rear disc for a rim brake.`, take('brake-set', 'rear brake'), {
+          work: 120,
+        }),
       );
     const mount = say.need('rearRotorMount');
     return mount === 'sixBolt'
       ? say.rework(
           'Sprocket bolts to the rotor’s seat',
           phrase`In line within a millimetre, or the chain comes off at speed.`,
-          remedy(phrase`Line it up with a straight edge, with washers under the six bolts.`, {
-            cost: 4,
-            minutes: 60,
-            tool: 'straight edge',
+          work('line-up', phrase`Line it up with a straight edge, with washers under the six bolts.`, 60, {
+            takes: take('thin-washer', 'rear wheel'),
+            tools: ['straight-edge'],
           }),
         )
       : say.stop(
           'No seat for the second sprocket',
           phrase`The rear hub has no six-bolt rotor seat.`,
-          remedy(phrase`A rear hub with a rotor’s seat, or a hub motor.`, { cost: 70, minutes: 120 }),
+          buy('rotor-hub', phrase`A rear hub with a rotor’s seat.`, take('disc-rear-hub', 'rear wheel'), { work: 120 }),
+          choose('hub', phrase`A hub motor.`),
         );
   },
 );

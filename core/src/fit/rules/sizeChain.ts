@@ -1,7 +1,8 @@
 import { tyreRadius } from '../../quantity/tyre.ts';
 import { amount, phrase } from '../../quantity/format.ts';
 import { ruleFigure } from '../rule.ts';
-import { kitRule, remedy } from '../say.ts';
+import { kitRule } from '../say.ts';
+import { buy, set, take } from '../remedies.ts';
 
 /** Least pedal clearance in a corner that is ridden, m. Source: project. */
 const PEDAL_LEAST = 0.08;
@@ -48,17 +49,23 @@ export const sizeChain = kitRule(
       return say.stop(
         'The rim brake does not reach',
         phrase`The kit rim is ${amount(Math.abs(tyre.value.beadM - nearest) / 2, 'size')} away from the pads; long arms reach 14 mm at most.`,
-        remedy(phrase`Have the motor laced into the donor’s size.`, { cost: 85, minutes: 120, part: 'rim' }),
+        buy(
+          'lace',
+          phrase`Have the motor laced into the donor’s size.`,
+          take('lacing', rear ? 'rear wheel' : 'front wheel'),
+          { work: 0 },
+        ),
       );
     if (pedal < PEDAL_LEAST)
       return say.rework(
         'Pedals come near the ground',
         phrase`${amount(pedal, 'size')} is left; ${amount(PEDAL_LEAST, 'size')} is wanted in corners.`,
-        remedy(phrase`Cranks ${amount(Math.ceil((PEDAL_LEAST - pedal) / 0.005) * 0.005, 'size')} shorter.`, {
-          cost: 38,
-          minutes: 30,
-          part: 'cranks',
-        }),
+        buy(
+          'cranks',
+          phrase`Cranks ${amount(Math.ceil((PEDAL_LEAST - pedal) / 0.005) * 0.005, 'size')} shorter.`,
+          take('cranks', 'bracket'),
+          { work: 30 },
+        ),
       );
     if (build.schools.wheelSize === 'smaller' && drop > 0)
       return say.fits('Smaller on purpose', [
@@ -71,10 +78,8 @@ export const sizeChain = kitRule(
         ...phrase`The axle moves by ${amount(drop, 'size')}, pedals clear by ${amount(pedal, 'size')}, and the speed reading must be set anew.`,
         ...reach,
       ],
-      remedy(
-        phrase`Lace the hub into the donor’s size, or choose “smaller on purpose” as your school and follow each link.`,
-        { cost: 85, minutes: 120, part: 'rim' },
-      ),
+      buy('lace', phrase`Lace the hub into the donor’s size.`, take('lacing', rear ? 'rear wheel' : 'front wheel')),
+      set('smaller', phrase`Choose “smaller on purpose” as your school and follow each link.`),
     );
   },
 );

@@ -1,6 +1,7 @@
 import { amount, phrase } from '../../quantity/format.ts';
-import { measureIt, ruleFigure } from '../rule.ts';
-import { donorRule, remedy } from '../say.ts';
+import { ruleFigure } from '../rule.ts';
+import { donorRule } from '../say.ts';
+import { work, measureIt } from '../remedies.ts';
 
 /** Angles a head tube has on anything ridden, rad. */
 const HEAD = { low: (60 * Math.PI) / 180, high: (80 * Math.PI) / 180 };
@@ -10,7 +11,7 @@ export const sizesAgree = donorRule(
   {
     id: 'sizes-agree',
     words: 'Sizes agree',
-    group: 'frame',
+    group: 'donor',
     uses: ['seatSide', 'topSide', 'downSide', 'chainstayLength', 'bracketHeight', 'wheelbase', 'seatTubeAngle'],
     source: 'The three inside lengths, chainstay, wheelbase and heights come to one head angle; 60 to 80° is ridden.',
   },
@@ -20,7 +21,7 @@ export const sizesAgree = donorRule(
       return say.rework(
         'The sizes do not close',
         phrase`${geometry.problem}`,
-        remedy(phrase`Measure the sides again, from corner to corner inside the tubes.`, { minutes: 10 }),
+        work('measure-again', phrase`Measure the sides again, from corner to corner inside the tubes.`, 10),
       );
     const { survey } = build.donor;
     if (!geometry.triangle || !survey.seatSide || !survey.topSide || !survey.downSide) return null;

@@ -1,6 +1,7 @@
 import { amount, phrase } from '../../quantity/format.ts';
 import { partData } from '../rule.ts';
-import { kitRule, remedy } from '../say.ts';
+import { kitRule } from '../say.ts';
+import { buy, choose, take } from '../remedies.ts';
 
 /** How deep the axle sits in its slot: flats that stand proud hold nothing. */
 export const slotDepth = kitRule(
@@ -30,19 +31,19 @@ export const slotDepth = kitRule(
       return say.stop(
         'The slot is too shallow',
         phrase`${amount(depth, 'size')} deep for an axle of ${amount(fit.axleDiameterM, 'size')}: it stands proud and climbs out under torque.`,
-        remedy(
-          phrase`Choose a motor with a thinner axle, or drive another wheel; a fork tip is not filed deeper by more than a millimetre.`,
-        ),
+        choose('thinner-axle', phrase`Choose a motor with a thinner axle.`),
+        choose('other-wheel', phrase`Drive another wheel; a fork tip is not filed deeper by more than a millimetre.`),
       );
     if (share < 1)
       return say.rework(
         'The axle stands a little proud',
         phrase`${amount(depth, 'size')} deep for ${amount(fit.axleDiameterM, 'size')} of axle: ${amount(fit.axleDiameterM - depth, 'size')} outside.`,
-        remedy(phrase`Torque arms on both sides, clamped close; washers that bridge the slot fully.`, {
-          cost: 48,
-          minutes: 40,
-          part: 'torque arm',
-        }),
+        buy(
+          'two-arms',
+          phrase`Torque arms on both sides, clamped close; washers that bridge the slot fully.`,
+          take('torque-arm', rear ? 'rear axle' : 'front axle', 2),
+          { work: 40, sets: { torqueArms: 2 } },
+        ),
       );
     return say.fits(
       'The axle sits fully in its slot',

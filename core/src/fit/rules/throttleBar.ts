@@ -1,5 +1,6 @@
 import { phrase } from '../../quantity/format.ts';
-import { kitRule, remedy } from '../say.ts';
+import { kitRule } from '../say.ts';
+import { buy, work, take } from '../remedies.ts';
 
 /** A throttle on a drop bar or under tape. */
 export const throttleBar = kitRule(
@@ -19,11 +20,12 @@ export const throttleBar = kitRule(
       return say.rework(
         'A throttle on a drop bar',
         phrase`The thumb does not reach a throttle on the tops while the hand is on the brake.`,
-        remedy(phrase`An angled stub beside the stem for a thumb throttle; hands move to the tops to use it.`, {
-          cost: 16,
-          minutes: 30,
-          part: 'bar stub',
-        }),
+        buy(
+          'stub',
+          phrase`An angled stub beside the stem for a thumb throttle; hands move to the tops to use it.`,
+          take('bar-stub', 'bar'),
+          { work: 30 },
+        ),
       );
     if (shape === 'sideSticks')
       return say.fits(
@@ -35,7 +37,8 @@ export const throttleBar = kitRule(
       return say.rework(
         'Bar wrapped in tape',
         phrase`Nothing clamps on tape.`,
-        remedy(phrase`Cut the tape back and finish it, or fit grips.`, { cost: 8, minutes: 20, part: 'grips' }),
+        work('cut-tape', phrase`Cut the tape back and finish it.`, 20),
+        buy('grips', phrase`Fit grips in place of the tape.`, take('grips', 'bar'), { work: 20 }),
       );
     return say.fits('The throttle clamps on the bar', phrase`Under the thumb, with the hand on the brake.`);
   },

@@ -1,6 +1,7 @@
 import { phrase } from '../../quantity/format.ts';
 import { ruleFigure } from '../rule.ts';
-import { kitRule, remedy } from '../say.ts';
+import { kitRule } from '../say.ts';
+import { set } from '../remedies.ts';
 
 /** Throttle scaled to the assist level, or full at any. The choice is recorded. */
 export const throttleSchool = kitRule(
@@ -25,7 +26,8 @@ export const throttleSchool = kitRule(
       return say.rework(
         'Full throttle with a heavy or uncertain start',
         phrase`All the motor’s force at a twitch, with load, a second rider or unsure balance.`,
-        remedy(phrase`Scale it to the assist level, or set a start ramp of 2 s.`, { minutes: 10 }),
+        set('scale', phrase`Scale it to the assist level.`, { work: 10 }),
+        set('ramp', phrase`Set a start ramp of 2 s.`, { work: 10 }),
       );
     return say.fits(
       full ? 'Full throttle, as chosen' : 'Throttle scaled, as chosen',

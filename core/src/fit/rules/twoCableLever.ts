@@ -1,5 +1,6 @@
 import { phrase } from '../../quantity/format.ts';
-import { kitRule, remedy } from '../say.ts';
+import { kitRule } from '../say.ts';
+import { buy, take } from '../remedies.ts';
 
 /** A lever that pulls two brakes keeps its place. */
 export const twoCableLever = kitRule(
@@ -22,10 +23,8 @@ export const twoCableLever = kitRule(
       return say.rework(
         'Keep the two-cable lever',
         phrase`The kit’s levers pull one cable each; the one that pulls two brakes stays.`,
-        remedy(phrase`A stick-on magnet at that lever instead of a new one.`, {
-          cost: 14,
-          minutes: 30,
-          part: 'magnet sensors',
+        buy('magnets', phrase`A stick-on magnet at that lever instead of a new one.`, take('cutoff-magnet', 'levers'), {
+          work: 30,
         }),
       );
     return say.fits(

@@ -1,5 +1,6 @@
 import { amount, phrase } from '../../quantity/format.ts';
-import { kitRule, remedy } from '../say.ts';
+import { kitRule } from '../say.ts';
+import { buy, take } from '../remedies.ts';
 
 /** Gap wanted each side of a tyre, m. Source: ISO 4210 asks 6 mm on new bicycles; 4 is ridden. */
 const GAP = 0.004;
@@ -29,17 +30,18 @@ export const tyreRoom = kitRule(
       return say.stop(
         'The tyre does not pass',
         phrase`${amount(tyre.widthM, 'size')} of tyre in ${amount(room, 'size')}: ${amount(gap, 'size')} each side.`,
-        remedy(phrase`Fit a narrower tyre.`, { cost: 26, minutes: 30, part: 'tyre' }),
+        buy('tyre', phrase`Fit a narrower tyre.`, take('tyre', rear ? 'rear wheel' : 'front wheel'), { work: 30 }),
       );
     if (gap < GAP)
       return say.rework(
         'Little room beside the tyre',
         phrase`${amount(gap, 'size')} each side, ${amount(GAP, 'size')} wanted.`,
-        remedy(phrase`A tyre of ${amount(room - 2 * GAP, 'size')} or less, and the wheel dished to a millimetre.`, {
-          cost: 26,
-          minutes: 30,
-          part: 'tyre',
-        }),
+        buy(
+          'tyre',
+          phrase`A tyre of ${amount(room - 2 * GAP, 'size')} or less, and the wheel dished to a millimetre.`,
+          take('tyre', rear ? 'rear wheel' : 'front wheel'),
+          { work: 30 },
+        ),
       );
     return say.fits('Room beside the tyre', phrase`${amount(gap, 'size')} each side.`);
   },

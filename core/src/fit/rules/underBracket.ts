@@ -1,5 +1,6 @@
 import { phrase } from '../../quantity/format.ts';
-import { kitRule, remedy } from '../say.ts';
+import { kitRule } from '../say.ts';
+import { buy, work, take } from '../remedies.ts';
 
 /** What is fixed under the shell and keeps a mid-drive from seating. */
 export const underBracket = kitRule(
@@ -23,30 +24,34 @@ export const underBracket = kitRule(
       return say.rework(
         'Cables run where the motor goes',
         phrase`The gear cables pass under the shell; the motor’s case would saw through them.`,
-        remedy(
+        work(
+          'lead-round',
           phrase`Take the guide off and lead the cables in a low-friction liner beside the case, or along the top of the chainstay.`,
-          { cost: 9, minutes: 40, part: 'cable liner' },
+          40,
+          { takes: take('cable-liner', 'leads') },
         ),
       );
     if (what === 'bolt')
       return say.rework(
         'Something stands proud under the shell',
         phrase`A bolt or boss under the shell meets the case before it is home.`,
-        remedy(phrase`Replace the bolt by a flat one, or file the boss flush if it carries nothing.`, {
-          cost: 3,
-          minutes: 20,
-          tool: 'file',
+        work('flush', phrase`Replace the bolt by a flat one, or file the boss flush where it carries nothing.`, 20, {
+          tools: ['flat-file'],
         }),
       );
     if (what === 'standPlate')
       return say.rework(
         'Stand plate behind the shell',
         phrase`The kickstand’s plate stands where the lock ring and its tool must go.`,
-        remedy(phrase`Take the stand off and fit one at the dropout or a two-legged one behind the wheel.`, {
-          cost: 32,
-          minutes: 30,
-          part: 'stand',
+        buy('dropout-stand', phrase`Take the stand off and fit one at the dropout.`, take('dropout-stand', 'stand'), {
+          work: 30,
         }),
+        buy(
+          'twin-stand',
+          phrase`Take the stand off and fit a two-legged one behind the wheel.`,
+          take('twin-stand', 'stand'),
+          { work: 30 },
+        ),
       );
     return say.fits('Nothing under the shell', phrase`The shell is bare underneath.`);
   },

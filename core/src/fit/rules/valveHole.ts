@@ -1,6 +1,7 @@
 import { phrase } from '../../quantity/format.ts';
 import { partData } from '../rule.ts';
-import { kitRule, remedy } from '../say.ts';
+import { kitRule } from '../say.ts';
+import { buy, take } from '../remedies.ts';
 
 /** The tube's valve in the kit rim's hole. */
 export const valveHole = kitRule(
@@ -12,8 +13,10 @@ export const valveHole = kitRule(
     source: 'A wide valve needs 8.5 mm, a narrow one 6.5.',
   },
   (_context, kit, say) => {
-    const hole = kit.hub?.valve;
+    const fit = kit.hub;
+    const hole = fit?.valve;
     if (hole === undefined) return null;
+    const end = fit?.place === 'front' ? 'front wheel' : 'rear wheel';
     const valve = say.need('valve');
     say.because(partData('Kit rim drilled for', `${hole} valves`));
     if (valve === undefined)
@@ -23,16 +26,13 @@ export const valveHole = kitRule(
       ? say.rework(
           'The valve does not pass the rim',
           phrase`The tube’s valve is wide and the kit rim’s hole narrow.`,
-          remedy(phrase`A new tube with a narrow valve.`, { cost: 6, minutes: 5, part: 'tube' }),
+          buy('tube', phrase`A new tube with a narrow valve.`, take('tube', end), { work: 5 }),
         )
       : say.rework(
           'The valve is loose in the rim',
           phrase`A narrow valve chafes through in a wide hole.`,
-          remedy(phrase`A sleeve for the hole, or a tube with a wide valve.`, {
-            cost: 2,
-            minutes: 5,
-            part: 'valve sleeve',
-          }),
+          buy('sleeve', phrase`A sleeve for the hole.`, take('valve-sleeve', end), { work: 5 }),
+          buy('tube', phrase`A tube with a wide valve.`, take('tube', end), { work: 5 }),
         );
   },
 );

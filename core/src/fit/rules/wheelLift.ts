@@ -1,11 +1,10 @@
 import { kitPeakTorque } from '../../drive/kitTorque.ts';
 import { GRAVITY } from '../../constants.ts';
 import { tyreRadius } from '../../quantity/tyre.ts';
-import { axleLoads } from '../../safety/axleLoads.ts';
 import { amount, phrase } from '../../quantity/format.ts';
 import { ruleFigure } from '../rule.ts';
-import { packMass } from './packPlace.ts';
-import { kitRule, remedy } from '../say.ts';
+import { kitRule } from '../say.ts';
+import { set, choose } from '../remedies.ts';
 
 /** A strong drive at the rear on a steep start: whether the front wheel lifts. */
 export const wheelLift = kitRule(
@@ -19,7 +18,7 @@ export const wheelLift = kitRule(
   (context, kit, say) => {
     const { build, geometry, steepest } = context;
     if (kit.hub?.place === 'front') return null;
-    const loads = axleLoads(build, geometry, kit, packMass(context));
+    const loads = context.axleLoads;
     say.need('wheelbase');
     const angle = Math.atan(steepest);
     const lowest = kit.mid ? Math.max(...(build.donor.survey.cogTeeth?.value ?? [28])) / kit.mid.ringTeeth : 1;
@@ -36,10 +35,9 @@ export const wheelLift = kitRule(
       return say.rework(
         'The front wheel lifts on a hard start',
         phrase`${amount(force, 'force')} at ${amount(loads.hM, 'size', 0)} of height is more than the load in front holds down on ${amount(steepest, 'grade')}.`,
-        remedy(
-          phrase`A start ramp, a gentler assist level, a higher gear for starting; load in front rather than behind.`,
-          { minutes: 10 },
-        ),
+        set('ramp', phrase`Set a start ramp or a gentler assist level.`, { work: 10 }),
+        choose('higher-gear', phrase`Start in a higher gear.`),
+        choose('load-in-front', phrase`Carry load in front rather than behind.`),
       );
     return say.fits(
       'The front wheel stays down',

@@ -1,8 +1,7 @@
-import { axleLoads } from '../../safety/axleLoads.ts';
 import { amount, phrase } from '../../quantity/format.ts';
 import { partData, ruleFigure } from '../rule.ts';
-import { packMass } from './packPlace.ts';
-import { kitRule, remedy } from '../say.ts';
+import { kitRule } from '../say.ts';
+import { buy, work, choose, take } from '../remedies.ts';
 
 /** Load on the driven wheel against its limit. */
 export const wheelLoad = kitRule(
@@ -14,8 +13,8 @@ export const wheelLoad = kitRule(
     source: 'Spokes break first at the loaded, driven wheel.',
   },
   (context, kit, say) => {
-    const { build, geometry } = context;
-    const loads = axleLoads(build, geometry, kit, packMass(context));
+    const { geometry } = context;
+    const loads = context.axleLoads;
     const front = kit.hub?.place === 'front';
     const wheels = (front && geometry.pairedFront) || (!front && geometry.pairedRear) ? 2 : 1;
     const load = (front ? loads.frontKg : loads.rearKg) / wheels;
@@ -33,17 +32,16 @@ export const wheelLoad = kitRule(
       return say.stop(
         'The wheel bears less than stands on it',
         phrase`${amount(load, 'mass')} on a wheel that bears ${amount(limit, 'mass')}.`,
-        remedy(phrase`A stronger wheel, or ${amount(load - limit, 'mass')} less on it.`, {
-          cost: 85,
-          minutes: 60,
-          part: 'wheel',
+        buy('strong-wheel', phrase`A stronger wheel.`, take('strong-wheel', front ? 'front wheel' : 'rear wheel'), {
+          work: 60,
         }),
+        choose('less-load', phrase`Put ${amount(load - limit, 'mass')} less on it.`),
       );
     if (load > limit * 0.9)
       return say.rework(
         'The wheel is near its limit',
         phrase`${amount(load, 'mass')} of ${amount(limit, 'mass')}.`,
-        remedy(phrase`Check spoke tension every 500 km, and carry some load elsewhere.`, { minutes: 30 }),
+        work('spokes', phrase`Check spoke tension every 500 km, and carry some load elsewhere.`, 30),
       );
     return say.fits('The wheel bears its load', phrase`${amount(load, 'mass')} of ${amount(limit, 'mass')}.`);
   },

@@ -32,7 +32,7 @@ function planOf(kind: VehicleKind): BuildPlan {
   const build = newBuild(kind, vehicleKindWords[kind], '2026-01-01T00:00:00.000Z');
   build.donor.kind = kind;
   build.choice.packId = usualPack[kind];
-  const packs = starterShelf.packs.filter((p) => p.id === usualPack[kind]);
+  const packs = starterShelf.pack.filter((p) => p.id === usualPack[kind]);
   return planBuild(build, { ...starterShelf, packs, kits: [] });
 }
 

@@ -29,7 +29,7 @@ export function ShelfStage() {
   const send = useSend();
   const [kind, setKind] = useState<PartKind>('kit');
   const [editing, setEditing] = useState<Part | null>(null);
-  const parts: readonly Part[] = { kit: shelf.kits, pack: shelf.packs, ring: shelf.rings, cluster: shelf.clusters }[
+  const parts: readonly Part[] = { kit: shelf.kit, pack: shelf.pack, ring: shelf.ring, cluster: shelf.cluster }[
     kind
   ];
   const [from, setFrom] = useState('');
@@ -77,10 +77,10 @@ export function ShelfStage() {
       <StageHead title="Shelf">
         Parts to choose from:{' '}
         <strong className="marked">
-          {starterShelf.kits.length +
-            starterShelf.packs.length +
-            starterShelf.rings.length +
-            starterShelf.clusters.length}{' '}
+          {starterShelf.kit.length +
+            starterShelf.pack.length +
+            starterShelf.ring.length +
+            starterShelf.cluster.length}{' '}
           that came with the app
         </strong>
         , {own.length} of your own

@@ -1,4 +1,5 @@
-import { ridingNow, type Build } from '../build.ts';
+import { ridingNow } from '../build/brief.ts';
+import type { Build } from '../build/build.ts';
 import {
   DRAG_AREA,
   DRAG_AREA_PANNIERS,
@@ -12,36 +13,10 @@ import {
   TYRE_ROLLING,
 } from '../constants.ts';
 import { isTrike } from '../donor/kinds.ts';
-import { commonFrame } from '../donor/common.ts';
-import { motorPlace, type Kit, type Pack } from '../parts/part.ts';
+import { motorPlace } from '../parts/kit.ts';
 import { tyreRadius, type TyreSize } from '../quantity/tyre.ts';
 import type { RideSystem } from '../ride/system.ts';
-import type { Gearing } from './choose.ts';
-
-/** One line of the mass: what, and how many kg. */
-export interface MassLine {
-  label: string;
-  kg: number;
-  known: boolean;
-}
-
-/** Everything that moves, line by line. The wheel a kit replaces is not taken off: the sum errs heavy. */
-export function massLines(build: Build, kit: Kit | null, pack: Pack | null): MassLine[] {
-  const { brief, donor } = build;
-  const rider = ridingNow(brief);
-  const own = donor.survey.vehicleMass;
-  return [
-    { label: rider.name === '' ? 'Rider' : rider.name, kg: rider.massKg, known: true },
-    { label: 'Load', kg: brief.cargoKg, known: true },
-    { label: 'Vehicle', kg: own?.value ?? commonFrame[donor.kind].vehicleMass, known: own !== undefined },
-    ...(kit ? [{ label: kit.name, kg: kit.massKg, known: true }] : []),
-    ...(pack ? [{ label: pack.name, kg: pack.massKg, known: true }] : []),
-  ];
-}
-
-export function totalMass(lines: readonly MassLine[]): number {
-  return lines.reduce((sum, line) => sum + line.kg, 0);
-}
+import type { Vehicle } from './vehicle.ts';
 
 /** Rolling resistance of a tyre on smooth asphalt, from its width and wheel size. */
 export function tyreRolling(tyre: TyreSize): number {
@@ -62,20 +37,18 @@ export function dragArea(build: Build): number {
   return DRAG_AREA[posture] + (panniers ? DRAG_AREA_PANNIERS : 0) + (trailer ? DRAG_AREA_TRAILER : 0);
 }
 
-/** Tyre of the wheel that is driven, or of the rear wheel for a mid-drive. */
-export function drivenTyre(build: Build, kit: Kit): TyreSize {
-  const { survey, kind } = build.donor;
-  return kit.hub?.place === 'front'
-    ? (survey.frontTyre?.value ?? commonFrame[kind].frontTyre)
-    : (survey.rearTyre?.value ?? commonFrame[kind].tyre);
+/** Speed at which help ends, m/s: as set, else the kit’s own; undefined where nothing limits it. */
+export function assistLimit(build: Build, vehicle: Pick<Vehicle, 'kit'>): number | undefined {
+  return build.choice.assistLimitMs ?? vehicle.kit?.assistLimitMs;
 }
 
-/** The ride model's inputs for a build with a kit, a pack and gears. */
-export function assembleSystem(build: Build, kit: Kit, pack: Pack, gearing: Gearing): RideSystem {
+/** The ride model's inputs for a vehicle with kit and pack. Throws where either is missing. */
+export function systemOf(build: Build, vehicle: Vehicle): RideSystem {
   const { brief, choice, donor } = build;
+  const { kit, pack, gearing, tyres } = vehicle;
+  if (!kit || !pack) throw new RangeError('a ride needs a kit and a pack');
   const rider = ridingNow(brief);
-  const rearTyre = donor.survey.rearTyre?.value ?? commonFrame[donor.kind].tyre;
-  const limit = choice.assistLimitMs ?? kit.assistLimitMs;
+  const limit = assistLimit(build, vehicle);
   const cogs = gearing.gears.map((gear) => gear.cog);
   const middle = cogs[Math.floor(cogs.length / 2)] as number;
   return {
@@ -99,11 +72,11 @@ export function assembleSystem(build: Build, kit: Kit, pack: Pack, gearing: Gear
       health: 1,
     },
     vehicle: {
-      massKg: totalMass(massLines(build, kit, pack)),
+      massKg: vehicle.massKg,
       rotatingKg: ROTATING_MASS_TWO_WHEELS + (isTrike(donor.kind) ? ROTATING_MASS_FURTHER_WHEEL : 0),
       cdaM2: dragArea(build),
-      crr: tyreRolling(rearTyre),
-      wheelRadiusM: tyreRadius(drivenTyre(build, kit)),
+      crr: tyreRolling(tyres.rear),
+      wheelRadiusM: tyreRadius(kit.hub?.place === 'front' ? tyres.front : tyres.rear),
       ring: gearing.ring,
       cogs,
       fixedCog: rider.neverShifts ? middle : null,

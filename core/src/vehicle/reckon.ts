@@ -1,16 +1,12 @@
-import type { Build } from '../build.ts';
-import { NORMAL_90, SPREAD } from '../constants.ts';
+import type { Build } from '../build/build.ts';
+import { LEAST_HILL, NORMAL_90, SPREAD, USUAL_HILL } from '../constants.ts';
 import { coldFactor } from '../pack/battery.ts';
-import type { Kit, Pack } from '../parts/part.ts';
 import { cutRoute, simulate, type RideResult, type RideTrace, type RouteSteps } from '../ride/simulate.ts';
 import { flatRoute, routeLength, routeSegments, steepestGrade } from '../ride/route.ts';
 import { startGrade, steadySpeed, type SteadySpeed } from '../ride/steady.ts';
 import type { RideSystem } from '../ride/system.ts';
-import { assembleSystem } from './assemble.ts';
-import type { Gearing } from './choose.ts';
-
-/** Grade a steady climb is told for where the road has no hill worth the name. */
-const USUAL_HILL = 0.06;
+import { systemOf } from './system.ts';
+import type { Vehicle } from './vehicle.ts';
 
 /** The figures of one build with one kit, pack and gearing, SI. */
 export interface Reckoning {
@@ -36,17 +32,10 @@ export function roadOf(build: Build): RouteSteps {
 }
 
 /** Runs the models once: the road to empty, top speed, start grade, steady climb. */
-export function reckon(
-  build: Build,
-  kit: Kit,
-  pack: Pack,
-  gearing: Gearing,
-  road: RouteSteps,
-  trace?: RideTrace,
-): Reckoning {
-  const system = assembleSystem(build, kit, pack, gearing);
+export function reckon(build: Build, vehicle: Vehicle, road: RouteSteps, trace?: RideTrace): Reckoning {
+  const system = systemOf(build, vehicle);
   const steepest = roadSteepest(build);
-  const climbGrade = steepest >= 0.02 ? steepest : USUAL_HILL;
+  const climbGrade = climbGradeOf(steepest);
   return {
     system,
     toEmpty: simulate(system, road, trace ? { repeat: true, trace } : { repeat: true }),
@@ -57,6 +46,11 @@ export function reckon(
     steepest,
     routeM: routeLength(build.brief.route ?? flatRoute) * (build.brief.thereAndBack ? 2 : 1),
   };
+}
+
+/** Grade the steady climb is told for: the road’s steepest, or the usual hill where it has none. */
+export function climbGradeOf(steepest: number): number {
+  return steepest >= LEAST_HILL ? steepest : USUAL_HILL;
 }
 
 /** How one uncertain input moves the range: one standard deviation of it, as a share of the range. */

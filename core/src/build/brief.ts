@@ -1,9 +1,4 @@
 import { z } from 'zod';
-import { donorSchema } from './donor/donor.ts';
-import { orderSchema, overrideSchema } from './fit/override.ts';
-import { schoolsSchema, usualSchools } from './fit/schools.ts';
-import { packPlaces, partSchema } from './parts/part.ts';
-import { legalClassSchema } from './safety/law.ts';
 
 export const purposes = ['commute', 'load', 'touring', 'trail', 'easy', 'twoUp', 'folder', 'play', 'cheap'] as const;
 export const purposeWords: Record<(typeof purposes)[number], string> = {
@@ -139,151 +134,49 @@ export const briefSchema = z.object({
 });
 export type Brief = z.infer<typeof briefSchema>;
 
-const tyreSizeSchema = z.object({ beadM: z.number().min(0.1).max(0.75), widthM: z.number().min(0.015).max(0.15) });
-
-/** What a pack is held by. */
-export const fixings = ['bosses', 'clamps', 'straps', 'stands'] as const;
-
-const massLine = z.object({ label: z.string().trim().min(1).max(80), kg: z.number().min(-100).max(100) });
-
-/** The weight budget: the vehicle as it was weighed before, frozen, and what is taken off or put on besides kit and pack. */
-export const weightsSchema = z.object({
-  baseline: z.object({ kg: z.number().min(3).max(150), lines: z.array(massLine).max(60), on: z.iso.date() }).nullable(),
-  changes: z.array(massLine).max(60),
-});
-export type Weights = z.infer<typeof weightsSchema>;
-
-export const choiceSchema = z.object({
-  kitId: z.string().nullable(),
-  packId: z.string().nullable(),
-  /** Where the pack goes; null lets the plan take its best place. */
-  packPlace: z.enum(packPlaces).nullable(),
-  /** Where along its place it was put by hand; null takes the best spot. */
-  packSpot: z
-    .object({ alongM: z.number().min(-1).max(2), turned: z.boolean(), fixing: z.enum(fixings) })
-    .nullable()
-    .default(null),
-  /** Wheels of another size that are thought of; null keeps the donor's. */
-  newWheels: z
-    .object({ rear: tyreSizeSchema.nullable(), front: tyreSizeSchema.nullable() })
-    .default({ rear: null, front: null }),
-  /** Null keeps what the donor (or a mid-drive kit) brings. */
-  ringId: z.string().nullable(),
-  clusterId: z.string().nullable(),
-  /** Torque arms the builder means to fit. */
-  torqueArms: z.int().min(0).max(2),
-  /** Assist limit to set, m/s; null leaves the kit's own. */
-  assistLimitMs: z.number().min(1).max(30).nullable(),
-  usesThrottle: z.boolean(),
-});
-export type Choice = z.infer<typeof choiceSchema>;
-
-export const BUILD_SCHEMA = 'jolly-sprocket/build';
-export const BUILD_VERSION = 3;
-
-/** Everything a person said, measured and chose. The only truth: plans are derived from it. */
-export const buildSchema = z.object({
-  schema: z.literal(BUILD_SCHEMA),
-  version: z.literal(BUILD_VERSION),
-  id: z.string().min(1).max(80),
-  name: z.string().trim().min(1).max(120),
-  variant: z.string().max(80),
-  brief: briefSchema,
-  donor: donorSchema,
-  choice: choiceSchema,
-  /** The person's own parts, so that a file carries what it needs. */
-  ownParts: z.array(partSchema).max(200),
-  /** Legal classes the person wrote or corrected; one with a shelf id takes its place. */
-  ownLaws: z.array(legalClassSchema).max(40),
-  schools: schoolsSchema,
-  weights: weightsSchema.default({ baseline: null, changes: [] }),
-  /** Findings overridden, each with a written reason. */
-  overrides: z.array(overrideSchema).max(200),
-  /** Parts marked as ordered, by part id. */
-  orders: z.record(z.string().max(80), orderSchema),
-  createdAt: z.iso.datetime(),
-  updatedAt: z.iso.datetime(),
-});
-export type Build = z.infer<typeof buildSchema>;
-
-/** An empty build: one rider of common size, nothing surveyed, nothing chosen. */
-export function newBuild(id: string, name: string, now: string): Build {
-  return {
-    schema: BUILD_SCHEMA,
-    version: BUILD_VERSION,
-    id,
-    name,
-    variant: 'A',
-    brief: {
-      purpose: 'commute',
-      riders: [
-        {
-          name: 'Rider',
-          massKg: 75,
-          statureM: 1.72,
-          effort: 'easy',
-          factor: 1,
-          neverShifts: false,
-          inseamM: null,
-          mounting: 'any',
-        },
-      ],
-      riding: 0,
-      cargoKg: 5,
-      posture: 'upright',
-      panniers: false,
-      trailer: false,
-      rangeWantedM: 30_000,
-      reserve: 0.2,
-      cruiseMs: 22 / 3.6,
-      legalClass: 'epac25',
-      budget: null,
-      massTargetKg: null,
-      lithiumDelivered: true,
-      temperatureC: 10,
-      altitudeM: 100,
-      headwindMs: 0,
-      windFrom: null,
-      thereAndBack: true,
-      route: null,
+/** Where a new brief starts: one rider of common size on a common errand, no road. */
+export const usualBrief = (): Brief => ({
+  purpose: 'commute',
+  riders: [
+    {
+      name: 'Rider',
+      massKg: 75,
+      statureM: 1.72,
+      effort: 'easy',
+      factor: 1,
+      neverShifts: false,
+      inseamM: null,
+      mounting: 'any',
     },
-    donor: {
-      kind: 'diamond',
-      description: '',
-      survey: {},
-      condition: {},
-      freeFrame: null,
-      inside: null,
-      mainTubePath: null,
-      obstructions: [],
-      worth: { liking: 'untried', riderFit: 'untried', donorPrice: null, readyMadePrice: null, otherDonorPrice: null },
-    },
-    choice: {
-      kitId: null,
-      packId: null,
-      packPlace: null,
-      packSpot: null,
-      newWheels: { rear: null, front: null },
-      ringId: null,
-      clusterId: null,
-      torqueArms: 1,
-      assistLimitMs: null,
-      usesThrottle: false,
-    },
-    ownParts: [],
-    ownLaws: [],
-    schools: { ...usualSchools },
-    weights: { baseline: null, changes: [] },
-    overrides: [],
-    orders: {},
-    createdAt: now,
-    updatedAt: now,
-  };
-}
+  ],
+  riding: 0,
+  cargoKg: 5,
+  posture: 'upright',
+  panniers: false,
+  trailer: false,
+  rangeWantedM: 30_000,
+  reserve: 0.2,
+  cruiseMs: 22 / 3.6,
+  legalClass: 'epac25',
+  budget: null,
+  massTargetKg: null,
+  lithiumDelivered: true,
+  temperatureC: 10,
+  altitudeM: 100,
+  headwindMs: 0,
+  windFrom: null,
+  thereAndBack: true,
+  route: null,
+});
 
 /** The rider the plan is reckoned for. */
 export function ridingNow(brief: Brief): Rider {
   const rider = brief.riders[brief.riding] ?? brief.riders[0];
   if (!rider) throw new RangeError('a brief needs a rider');
   return rider;
+}
+
+/** Range wanted with its reserve, m. */
+export function neededRange(brief: Brief): number {
+  return brief.rangeWantedM * (1 + brief.reserve);
 }

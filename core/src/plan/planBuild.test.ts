@@ -1,15 +1,19 @@
+import { planContext } from './context.ts';
 import { expect } from 'chai';
 import { readFileSync } from 'node:fs';
-import { newBuild, type Build } from './build.ts';
-import { readBuildFile } from './formats/buildFile.ts';
-import { clusterSchema, kitSchema, packSchema, ringSchema, withParts, type Pack } from './parts/part.ts';
-import { starterShelf } from './parts/shelf.ts';
-import { planBuild } from './plan.ts';
-import { whatWouldChange } from './plan/whatChanges.ts';
+import { newBuild, type Build } from '../build/build.ts';
+import { readBuildFile } from '../formats/buildFile.ts';
+import { clusterSchema, ringSchema } from '../parts/gearParts.ts';
+import { kitSchema } from '../parts/kit.ts';
+import { packSchema, type Pack } from '../parts/pack.ts';
+import { withParts } from '../parts/part.ts';
+import { starterShelf } from '../parts/shelf/starterShelf.ts';
+import { planBuild } from './planBuild.ts';
+import { whatWouldChange } from './whatChanges.ts';
 
 function demo(name: string): Build {
   const read = readBuildFile(
-    readFileSync(new URL(`../../web/public/demo/builds/demo-${name}.json`, import.meta.url), 'utf8'),
+    readFileSync(new URL(`../../../web/public/demo/builds/demo-${name}.json`, import.meta.url), 'utf8'),
   );
   if (!read.ok) throw new Error(JSON.stringify(read.problems));
   return read.value;
@@ -19,17 +23,17 @@ const figure = (b: Build, id: string): number =>
 
 describe('the starter shelf', () => {
   it('holds to its own schemas, with no id twice', () => {
-    for (const kit of starterShelf.kits) expect(kitSchema.safeParse(kit).error, kit.id).to.equal(undefined);
-    for (const pack of starterShelf.packs) expect(packSchema.safeParse(pack).error, pack.id).to.equal(undefined);
-    for (const ring of starterShelf.rings) expect(ringSchema.safeParse(ring).error, ring.id).to.equal(undefined);
-    for (const cluster of starterShelf.clusters)
+    for (const kit of starterShelf.kit) expect(kitSchema.safeParse(kit).error, kit.id).to.equal(undefined);
+    for (const pack of starterShelf.pack) expect(packSchema.safeParse(pack).error, pack.id).to.equal(undefined);
+    for (const ring of starterShelf.ring) expect(ringSchema.safeParse(ring).error, ring.id).to.equal(undefined);
+    for (const cluster of starterShelf.cluster)
       expect(clusterSchema.safeParse(cluster).error, cluster.id).to.equal(undefined);
-    const ids = [...starterShelf.kits, ...starterShelf.packs, ...starterShelf.rings, ...starterShelf.clusters].map(
+    const ids = [...starterShelf.kit, ...starterShelf.pack, ...starterShelf.ring, ...starterShelf.cluster].map(
       (p) => p.id,
     );
     expect(new Set(ids).size).to.equal(ids.length);
-    expect(new Set(starterShelf.packs.map((p) => p.chemistry)).size).to.equal(3);
-    expect(new Set(starterShelf.kits.map((k) => k.family)).size).to.equal(5);
+    expect(new Set(starterShelf.pack.map((p) => p.chemistry)).size).to.equal(3);
+    expect(new Set(starterShelf.kit.map((k) => k.family)).size).to.equal(5);
   });
 });
 
@@ -106,7 +110,7 @@ describe('planBuild', () => {
 
   it('takes a person’s own part like any other', () => {
     const build = demo('mixte');
-    const [like] = starterShelf.packs;
+    const [like] = starterShelf.pack;
     if (!like) throw new Error('empty shelf');
     const own: Pack = { ...like, id: 'own-attic', name: 'Attic pack', parallel: 8 };
     const before = figure(build, 'range');
@@ -114,11 +118,11 @@ describe('planBuild', () => {
     build.choice.packId = 'own-attic';
     expect(planBuild(build, starterShelf).chosen.pack?.name).to.equal('Attic pack');
     expect(figure(build, 'range')).to.be.greaterThan(before * 1.8);
-    expect(withParts(starterShelf, [own]).packs.length).to.equal(starterShelf.packs.length + 1);
+    expect(withParts(starterShelf, [own]).pack.length).to.equal(starterShelf.pack.length + 1);
   });
 
   it('the band holds the middle, and names its causes largest first', () => {
-    const { band } = planBuild(demo('mixte'), starterShelf);
+    const { band } = planBuild(demo('mixte'), starterShelf).pack;
     if (!band) throw new Error('no band');
     expect(band.lowM).to.be.lessThan(band.midM);
     expect(band.highM).to.be.greaterThan(band.midM);
@@ -140,7 +144,7 @@ describe('planBuild', () => {
 
   it('says what would change a figure, and by how much', () => {
     const build = demo('box');
-    const changes = whatWouldChange(build, starterShelf, 'startGrade');
+    const changes = whatWouldChange(planContext(build, starterShelf), 'startGrade');
     const ring = changes.find((c) => /ring of 30/.test(c.text));
     expect(ring?.delta.si).to.be.greaterThan(0);
     const lighter = structuredClone(build);

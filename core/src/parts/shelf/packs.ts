@@ -1,4 +1,4 @@
-import type { Pack } from './part.ts';
+import type { Pack } from '../pack.ts';
 
 /** The starter shelf's packs: invented makers, plausible cells, cases and prices. */
 

@@ -1,0 +1,64 @@
+import { z } from 'zod';
+import { donorSchema, emptyDonor } from '../donor/donor.ts';
+import { legalClassSchema } from '../parts/law.ts';
+import { partSchema } from '../parts/part.ts';
+import { briefSchema, usualBrief } from './brief.ts';
+import { choiceSchema, usualChoice } from './choice.ts';
+import { fixSchema } from './fixes.ts';
+import { orderSchema } from './orders.ts';
+import { overrideSchema } from './overrides.ts';
+import { schoolsSchema, usualSchools } from './schools.ts';
+import { usualWeights, weightsSchema } from './weights.ts';
+
+export const BUILD_SCHEMA = 'jolly-sprocket/build';
+export const BUILD_VERSION = 4;
+
+/** Everything a person said, measured and chose, a section a file. The only truth: plans are derived from it. */
+export const buildSchema = z.object({
+  schema: z.literal(BUILD_SCHEMA),
+  version: z.literal(BUILD_VERSION),
+  id: z.string().min(1).max(80),
+  name: z.string().trim().min(1).max(120),
+  variant: z.string().max(80),
+  brief: briefSchema,
+  donor: donorSchema,
+  choice: choiceSchema,
+  /** The person's own parts, so that a file carries what it needs. */
+  ownParts: z.array(partSchema).max(200),
+  /** Legal classes the person wrote or corrected; one with a shelf id takes its place. */
+  ownLaws: z.array(legalClassSchema).max(40),
+  schools: schoolsSchema,
+  weights: weightsSchema.default({ baseline: null, changes: [] }),
+  /** Findings overridden, each with a written reason. */
+  overrides: z.array(overrideSchema).max(200),
+  /** Alternatives taken of findings that hold more than one. */
+  fixes: z.array(fixSchema).max(400),
+  /** Parts marked as ordered, by part id. */
+  orders: z.record(z.string().max(80), orderSchema),
+  createdAt: z.iso.datetime(),
+  updatedAt: z.iso.datetime(),
+});
+export type Build = z.infer<typeof buildSchema>;
+
+/** An empty build: every section at its default, nothing surveyed, nothing chosen. */
+export function newBuild(id: string, name: string, now: string): Build {
+  return {
+    schema: BUILD_SCHEMA,
+    version: BUILD_VERSION,
+    id,
+    name,
+    variant: 'A',
+    brief: usualBrief(),
+    donor: emptyDonor(),
+    choice: usualChoice(),
+    ownParts: [],
+    ownLaws: [],
+    schools: { ...usualSchools },
+    weights: usualWeights(),
+    overrides: [],
+    fixes: [],
+    orders: {},
+    createdAt: now,
+    updatedAt: now,
+  };
+}

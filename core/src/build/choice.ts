@@ -1,0 +1,46 @@
+import { z } from 'zod';
+import { packPlaces } from '../parts/pack.ts';
+
+const tyreSizeSchema = z.object({ beadM: z.number().min(0.1).max(0.75), widthM: z.number().min(0.015).max(0.15) });
+
+/** What a pack is held by. */
+export const fixings = ['bosses', 'clamps', 'straps', 'stands'] as const;
+
+export const choiceSchema = z.object({
+  kitId: z.string().nullable(),
+  packId: z.string().nullable(),
+  /** Where the pack goes; null lets the plan take its best place. */
+  packPlace: z.enum(packPlaces).nullable(),
+  /** Where along its place it was put by hand; null takes the best spot. */
+  packSpot: z
+    .object({ alongM: z.number().min(-1).max(2), turned: z.boolean(), fixing: z.enum(fixings) })
+    .nullable()
+    .default(null),
+  /** Wheels of another size that are thought of; null keeps the donor's. */
+  newWheels: z
+    .object({ rear: tyreSizeSchema.nullable(), front: tyreSizeSchema.nullable() })
+    .default({ rear: null, front: null }),
+  /** Null keeps what the donor (or a mid-drive kit) brings. */
+  ringId: z.string().nullable(),
+  clusterId: z.string().nullable(),
+  /** Torque arms the builder means to fit. */
+  torqueArms: z.int().min(0).max(2),
+  /** Assist limit to set, m/s; null leaves the kit's own. */
+  assistLimitMs: z.number().min(1).max(30).nullable(),
+  usesThrottle: z.boolean(),
+});
+export type Choice = z.infer<typeof choiceSchema>;
+
+/** Where a new build's choice starts: nothing chosen, one torque arm meant. */
+export const usualChoice = (): Choice => ({
+  kitId: null,
+  packId: null,
+  packPlace: null,
+  packSpot: null,
+  newWheels: { rear: null, front: null },
+  ringId: null,
+  clusterId: null,
+  torqueArms: 1,
+  assistLimitMs: null,
+  usesThrottle: false,
+});

@@ -1,0 +1,33 @@
+import { z } from 'zod';
+
+/** On which side the builder stands where good converters differ. The reasons are in fit/schools. */
+export const schoolsSchema = z.object({
+  carbon: z.enum(['refuse', 'midOnly']),
+  midArm: z.enum(['always', 'ifLoosens']),
+  hubGearMid: z.enum(['smooth', 'complexity']),
+  cutoffs: z.enum(['always', 'withThrottle']),
+  throttle: z.enum(['scaled', 'full']),
+  wheelSize: z.enum(['match', 'smaller']),
+  battery: z.enum(['frame', 'rack']),
+  donorAge: z.enum(['oldSimple', 'newerDiscs']),
+  kitSource: z.enum(['oneSupplier', 'mix']),
+  leadAcid: z.enum(['lastResort', 'accept']),
+  rimBrakes: z.enum(['upgraded', 'discs']),
+});
+export type Schools = z.infer<typeof schoolsSchema>;
+export type SchoolId = keyof Schools;
+
+/** Where a new build starts: the more careful side of each. */
+export const usualSchools: Schools = {
+  carbon: 'refuse',
+  midArm: 'ifLoosens',
+  hubGearMid: 'smooth',
+  cutoffs: 'always',
+  throttle: 'scaled',
+  wheelSize: 'match',
+  battery: 'frame',
+  donorAge: 'oldSimple',
+  kitSource: 'mix',
+  leadAcid: 'lastResort',
+  rimBrakes: 'upgraded',
+};

@@ -1,0 +1,57 @@
+import type { Remedy } from '../../build/remedy.ts';
+import { amount, phrase } from '../../quantity/format.ts';
+import { choose, set } from '../remedies.ts';
+import { ruleFigure, type Rule, type RuleGroup } from '../rule.ts';
+import { planRule } from '../say.ts';
+
+/** Starts and walks on the road’s hills: a hub’s are the drive’s affair, a mid-drive’s the gears’. */
+function startNeed(id: string, group: RuleGroup, mid: boolean): Rule {
+  const otherwise = (hub: Remedy[]): Remedy[] =>
+    mid ? [choose('smaller-ring', phrase`A smaller ring.`), choose('bigger-cog', phrase`A bigger largest cog.`)] : hub;
+  return planRule(
+    {
+      id,
+      words: 'Starts on the hills',
+      group,
+      uses: ['vehicleMass', 'cogTeeth', 'ringTeeth', 'rearTyre', 'frontTyre'],
+      source: 'Ride model, docs/models.md.',
+      dear: true,
+    },
+    ({ reckoning: r, kit }, say) => {
+      if (!r || (kit?.mid !== undefined) !== mid) return null;
+      const { walkAtM } = r.toEmpty;
+      say.because(
+        ruleFigure('Motor alone starts on', amount(r.startGrade, 'grade')),
+        ruleFigure('Steepest on this road', amount(r.steepest, 'grade')),
+        ruleFigure('Stretches walked', String(walkAtM.length)),
+      );
+      if (walkAtM.length > 0)
+        return say.rework(
+          'Walks part of the road',
+          phrase`On ${walkAtM.length} stretch${walkAtM.length === 1 ? '' : 'es'}, the first at ${amount(walkAtM[0] ?? 0, 'way')}, full force is below the hill and the rider gets off.`,
+          ...otherwise([
+            choose('mid-drive', phrase`A mid-drive.`),
+            choose('smaller-wheel', phrase`A smaller wheel.`),
+            choose('stronger-hub', phrase`A stronger hub.`),
+          ]),
+        );
+      if (r.startGrade < r.steepest)
+        return say.rework(
+          'Will not start on the steepest stretch by itself',
+          phrase`The motor alone sets off on ${amount(r.startGrade, 'grade')}; the road has ${amount(r.steepest, 'grade')}. With a run-up it passes, from rest the rider must push hard.`,
+          ...otherwise([
+            set('phase-amps', phrase`More phase amps.`),
+            choose('smaller-wheel', phrase`A smaller wheel.`),
+            choose('mid-drive', phrase`A mid-drive.`),
+          ]),
+        );
+      return say.fits(
+        'Starts on every hill of this road',
+        phrase`The motor alone sets off on ${amount(r.startGrade, 'grade')}; the steepest here is ${amount(r.steepest, 'grade')}.`,
+      );
+    },
+  );
+}
+
+export const startOfHub = startNeed('start-need', 'hills', false);
+export const startOfMid = startNeed('start-need-geared', 'gears', true);

@@ -1,0 +1,85 @@
+import { z } from 'zod';
+import { chemistries } from './chemistry.ts';
+import { notNegative, partBase, positive, share } from './partBase.ts';
+
+export const packPlaces = [
+  'downTube',
+  'seatTube',
+  'behindSeatTube',
+  'underDownTube',
+  'topTube',
+  'rack',
+  'underSeat',
+  'seatBack',
+  'basket',
+  'box',
+  'trailer',
+] as const;
+export type PackPlace = (typeof packPlaces)[number];
+export const packPlaceWords: Record<PackPlace, string> = {
+  downTube: 'on the down tube',
+  seatTube: 'on the seat tube',
+  behindSeatTube: 'behind the seat tube',
+  underDownTube: 'under the down tube',
+  topTube: 'under the upper tube',
+  rack: 'on the rear rack',
+  underSeat: 'under the seat',
+  seatBack: 'on the seat back',
+  basket: 'in the front basket',
+  box: 'in the box',
+  trailer: 'on the trailer',
+};
+/** Places where the pack is bolted, clamped or strapped to a tube of the frame. */
+export const tubePlaces: readonly PackPlace[] = ['downTube', 'seatTube', 'behindSeatTube', 'underDownTube', 'topTube'];
+
+export const packForms = ['wedge', 'slab', 'brick', 'bag', 'tubeCase', 'custom'] as const;
+export type PackForm = (typeof packForms)[number];
+export const packFormWords: Record<PackForm, string> = {
+  wedge: 'wedge on a rail',
+  slab: 'slab on a rail',
+  brick: 'brick for a rack',
+  bag: 'bag of cells, strapped',
+  tubeCase: 'slim case along the tube',
+  custom: 'own outline',
+};
+export const packEnds = ['low', 'high'] as const;
+
+export const packSchema = z.object({
+  ...partBase,
+  kind: z.literal('pack'),
+  chemistry: z.enum(chemistries),
+  series: z.int().min(1).max(40),
+  parallel: z.int().min(1).max(40),
+  cellAh: positive.max(200),
+  cellOhm: positive.max(1),
+  leadOhm: notNegative.max(1),
+  cutoffVPerCell: positive.max(4),
+  usable: share,
+  /** Continuous amps of one cell, and of the protection board. */
+  cellContinuousA: positive.max(500),
+  boardA: positive.max(500),
+  outline: z.object({ lengthM: positive.max(1.2), heightM: positive.max(0.6), widthM: positive.max(0.6) }),
+  slideOffM: notNegative.max(0.3),
+  /** How its case is made; absent: a slab. */
+  form: z.enum(packForms).optional(),
+  /** Its own outline, m: along the rail from its low end, and away from it. Only with the form “custom”. */
+  points: z
+    .array(z.object({ xM: z.number().min(-0.05).max(1.2), yM: z.number().min(-0.05).max(0.6) }))
+    .min(3)
+    .max(200)
+    .optional(),
+  /** How it leaves its rail: along it away from the latch, straight off it, or sideways out of the frame. */
+  leaves: z.enum(['along', 'off', 'sideways']).optional(),
+  /** End of the rail with latch and key; the pack slides towards the other. */
+  latchEnd: z.enum(packEnds).optional(),
+  /** Where its discharge plug is: at an end, or on its side. */
+  plugAt: z.enum([...packEnds, 'side']).optional(),
+  /** Middle of its first rail hole from the low end, and how many holes there are. */
+  holes: z.object({ firstM: notNegative.max(1), count: z.int().min(1).max(8) }).optional(),
+  places: z.array(z.enum(packPlaces)).min(1),
+  /** Spacing of its rail's holes, and how far a slot lets it vary; absent where it straps on. */
+  railHolesM: z.object({ spacing: positive.max(0.3), slot: notNegative.max(0.1) }).optional(),
+  /** Tubes its clamps go round. */
+  clampTubesM: z.object({ least: positive.max(0.1), most: positive.max(0.1) }).optional(),
+});
+export type Pack = z.infer<typeof packSchema>;

@@ -1,0 +1,7 @@
+import type { ConsumableId } from './consumables.ts';
+import type { FittingId } from './fittings.ts';
+import type { ServiceId } from './services.ts';
+
+/** Parts of the starter shelf that remedies name, so that a slip in a name does not compile. */
+export type SmallPartId = FittingId | ConsumableId | ServiceId;
+export type { ToolId } from './tools.ts';

@@ -1,0 +1,34 @@
+import { legalClasses } from '../law.ts';
+import type { Shelf } from '../part.ts';
+import { clusters } from './clusters.ts';
+import { consumables } from './consumables.ts';
+import { directRearHubs } from './directRearHubs.ts';
+import { cables, fuses, plugs } from './electrics.ts';
+import { fittings } from './fittings.ts';
+import { frontHubs } from './frontHubs.ts';
+import { gearedRearHubs } from './gearedRearHubs.ts';
+import { midDrives } from './midDrives.ts';
+import { packs } from './packs.ts';
+import { rings } from './rings.ts';
+import { services } from './services.ts';
+import { sideKits } from './sideKits.ts';
+import { tools } from './tools.ts';
+import { hubGears, rims } from './wheels.ts';
+
+/** The starter shelf: invented makers and parts, with plausible and varied figures. */
+export const starterShelf: Shelf = {
+  kit: [...frontHubs, ...gearedRearHubs, ...directRearHubs, ...midDrives, ...sideKits],
+  pack: packs,
+  ring: rings,
+  cluster: clusters,
+  hubGear: hubGears,
+  rim: rims,
+  fitting: fittings,
+  consumable: consumables,
+  tool: tools,
+  service: services,
+  cable: cables,
+  fuse: fuses,
+  plug: plugs,
+  laws: legalClasses,
+};

@@ -1,0 +1,71 @@
+import { z } from 'zod';
+import { notNegative, partBase, positive } from './partBase.ts';
+
+/** A part that stays on the vehicle: an arm, a spacer, a brake, a stand. */
+export const fittingSchema = z.object({
+  ...partBase,
+  kind: z.literal('fitting'),
+  /** What of an axle or tube it takes up, m, where that matters to a stack. */
+  thicknessM: positive.max(0.05).optional(),
+  /** Round hole it goes on by, m. */
+  boreM: positive.max(0.1).optional(),
+});
+export type Fitting = z.infer<typeof fittingSchema>;
+
+/** Something used up: tape, grease, paint; `amount` of its unit is in one. */
+export const consumableSchema = z.object({
+  ...partBase,
+  kind: z.literal('consumable'),
+  unit: z.enum(['piece', 'm', 'g', 'ml']),
+  amount: positive.max(10_000),
+});
+export type Consumable = z.infer<typeof consumableSchema>;
+
+/** A tool; what a day's hire costs, where it can be hired. */
+export const toolSchema = z.object({ ...partBase, kind: z.literal('tool'), hire: notNegative.max(1000).optional() });
+export type Tool = z.infer<typeof toolSchema>;
+
+/** Work done by somebody else, paid by the job. */
+export const serviceSchema = z.object({ ...partBase, kind: z.literal('service') });
+export type Service = z.infer<typeof serviceSchema>;
+
+/** Copper cable, priced a metre: its cross-section and what it bears continuously in a bundle, A. */
+export const cableSchema = z.object({
+  ...partBase,
+  kind: z.literal('cable'),
+  mm2: positive.max(120),
+  amps: positive.max(500),
+});
+export type Cable = z.infer<typeof cableSchema>;
+
+/** A fuse with the amps it blows above and the volts it can break. */
+export const fuseSchema = z.object({
+  ...partBase,
+  kind: z.literal('fuse'),
+  amps: positive.max(500),
+  volts: positive.max(200),
+});
+export type Fuse = z.infer<typeof fuseSchema>;
+
+/** A pair of mating plugs of one family: poles, amps and volts it bears, and the size of its head, m. */
+export const plugSchema = z.object({
+  ...partBase,
+  kind: z.literal('plug'),
+  family: z.string().trim().min(1).max(40),
+  poles: z.int().min(1).max(16),
+  amps: positive.max(500),
+  volts: positive.max(200),
+  headM: positive.max(0.08),
+});
+export type Plug = z.infer<typeof plugSchema>;
+
+/** A bare rim: bead seat, width inside and hole count; effective diameter for spokes where it is known. */
+export const rimSchema = z.object({
+  ...partBase,
+  kind: z.literal('rim'),
+  beadM: positive.max(0.75),
+  innerM: positive.max(0.12),
+  holes: z.int().min(12).max(48),
+  erdM: positive.max(0.75).optional(),
+});
+export type Rim = z.infer<typeof rimSchema>;

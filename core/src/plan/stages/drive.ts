@@ -1,0 +1,44 @@
+import type { Point } from '../../donor/geometry.ts';
+import type { Finding } from '../../fit/finding.ts';
+import { holdsBack } from '../../fit/override.ts';
+import { motorPlace } from '../../parts/kit.ts';
+import { rulesOf, type PlanStage } from './stage.ts';
+
+/** Where the chosen motor sits on the drawing. */
+export interface MotorDrawing {
+  place: 'front' | 'rear' | 'mid';
+  centre: Point;
+  radiusM: number;
+  name: string;
+}
+
+/** What the drive comes to. */
+export interface DrivePart {
+  motor: MotorDrawing | null;
+  /** Findings that an order of the chosen kit waits for. */
+  holdingBack: Finding[];
+}
+
+/** Radius a hub is drawn with, geared and direct, and a mid-drive whose case is not known, m. Source: common cases. */
+const GEARED_RADIUS = 0.062;
+const DIRECT_RADIUS = 0.112;
+const MID_RADIUS = 0.06;
+
+export const driveStage: PlanStage<'drive', DrivePart> = {
+  id: 'drive',
+  rules: rulesOf('drive'),
+  plan: ({ kit, geometry }, _earlier, findings) => {
+    if (!kit) return { motor: null, holdingBack: [] };
+    const place = motorPlace(kit);
+    const hubRadius = kit.motor.freewheels ? GEARED_RADIUS : DIRECT_RADIUS;
+    return {
+      motor: {
+        place,
+        centre: place === 'front' ? geometry.frontAxle : place === 'rear' ? geometry.rearAxle : geometry.bracket,
+        radiusM: place === 'mid' ? (kit.mid?.hangsBelowM ?? MID_RADIUS) : hubRadius,
+        name: kit.name,
+      },
+      holdingBack: holdsBack(findings.filter((f) => f.subject === kit.id)),
+    };
+  },
+};

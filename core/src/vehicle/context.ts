@@ -1,0 +1,208 @@
+import { ridingNow } from '../build/brief.ts';
+import type { Build } from '../build/build.ts';
+import type { Taking } from '../build/remedy.ts';
+import { COMMON_PACK_MASS } from '../constants.ts';
+import { donorGeometry, type DonorGeometry } from '../donor/geometry.ts';
+import { packMass } from '../layout/packPlacement.ts';
+import { voltsSuit } from '../pack/volts.ts';
+import type { Kit } from '../parts/kit.ts';
+import type { LegalClass } from '../parts/law.ts';
+import type { Pack } from '../parts/pack.ts';
+import type { Shelf } from '../parts/part.ts';
+import { simulate, type RouteSteps } from '../ride/simulate.ts';
+import { axleLoads, type Added, type AxleLoads } from '../safety/axleLoads.ts';
+import { chosenParts, type Chosen } from './chosen.ts';
+import type { Gearing } from './gearing.ts';
+import { climbGradeOf, rangeBand, reckon, roadOf, roadSteepest, type RangeBand, type Reckoning } from './reckon.ts';
+import { AS_IT_IS, massOf, resolveVehicle, type Vehicle } from './vehicle.ts';
+
+/** What is asked of the donor’s build alone, worked out once however many candidates are tried on it. */
+class Ground {
+  readonly build: Build;
+  readonly chosen: Chosen;
+  private drawn: DonorGeometry | undefined;
+  private steep: number | undefined;
+  private way: RouteSteps | undefined;
+  private before: Vehicle | undefined;
+
+  constructor(build: Build, chosen: Chosen, from?: Ground) {
+    this.build = build;
+    this.chosen = chosen;
+    // Another survey on the same road: the road need not be cut again.
+    if (from?.build.brief === build.brief) {
+      this.steep = from.steep;
+      this.way = from.way;
+    }
+  }
+
+  get geometry(): DonorGeometry {
+    return (this.drawn ??= donorGeometry(this.build.donor, ridingNow(this.build.brief).statureM));
+  }
+
+  get steepest(): number {
+    return (this.steep ??= roadSteepest(this.build));
+  }
+
+  get road(): RouteSteps {
+    return (this.way ??= roadOf(this.build));
+  }
+
+  get asItIs(): Vehicle {
+    return (this.before ??= resolveVehicle(this.build, this.chosen.shelf, AS_IT_IS));
+  }
+}
+
+/**
+ * All that rules, figures and sheets look at: the build, the vehicle as it is and as it will be with the kit
+ * and pack in question, geometry, road, gearing and laws. Each is worked out once, when first asked for.
+ */
+export class PlanContext {
+  /** The kit and pack in question: chosen ones, or candidates. */
+  readonly kit: Kit | null;
+  readonly pack: Pack | null;
+  /** Whether remedies are worked out to the millimetre; false while thousands of cases are run through. */
+  readonly detail: boolean;
+  /** Parts of remedies that were taken. */
+  readonly taken: readonly Taking[];
+  private readonly ground: Ground;
+  private after: Vehicle | undefined;
+  private sums: { reckoning: Reckoning | null; band: RangeBand | null } | undefined;
+  private standing: AxleLoads | undefined;
+
+  private constructor(
+    ground: Ground,
+    of: { kit: Kit | null; pack: Pack | null; detail: boolean; taken: readonly Taking[] },
+  ) {
+    this.ground = ground;
+    this.kit = of.kit;
+    this.pack = of.pack;
+    this.detail = of.detail;
+    this.taken = of.taken;
+  }
+
+  /** The context of a build with what it has chosen. */
+  static of(build: Build, starter: Shelf, detail = true): PlanContext {
+    const chosen = chosenParts(build, starter);
+    return new PlanContext(new Ground(build, chosen), { kit: chosen.kit, pack: chosen.pack, detail, taken: [] });
+  }
+
+  /** The same ground with another kit and pack on it. */
+  with(kit: Kit | null, pack: Pack | null, detail = this.detail): PlanContext {
+    return new PlanContext(this.ground, { kit, pack, detail, taken: this.taken });
+  }
+
+  /** The same with remedies taken. */
+  having(taken: readonly Taking[]): PlanContext {
+    return new PlanContext(this.ground, { kit: this.kit, pack: this.pack, detail: this.detail, taken });
+  }
+
+  /** The same kit and pack on another build, or on the same one surveyed otherwise; chosen parts keep their ids. */
+  on(build: Build): PlanContext {
+    const ground = new Ground(build, this.ground.chosen, this.ground);
+    return new PlanContext(ground, { kit: this.kit, pack: this.pack, detail: this.detail, taken: this.taken });
+  }
+
+  get build(): Build {
+    return this.ground.build;
+  }
+
+  /** The build’s own choice, whatever candidate is in question. */
+  get chosen(): Chosen {
+    return this.ground.chosen;
+  }
+
+  get shelf(): Shelf {
+    return this.ground.chosen.shelf;
+  }
+
+  get laws(): readonly LegalClass[] {
+    return this.shelf.laws;
+  }
+
+  get geometry(): DonorGeometry {
+    return this.ground.geometry;
+  }
+
+  /** Steepest stretch of the road, rise over run; 0 where no road is named. */
+  get steepest(): number {
+    return this.ground.steepest;
+  }
+
+  get climbGrade(): number {
+    return climbGradeOf(this.steepest);
+  }
+
+  get road(): RouteSteps {
+    return this.ground.road;
+  }
+
+  /** The donor before anything is done to it. */
+  get asItIs(): Vehicle {
+    return this.ground.asItIs;
+  }
+
+  /** The vehicle with the kit and pack in question, the gears chosen, and what was taken. */
+  get asItWillBe(): Vehicle {
+    if (!this.after) {
+      const { kit, ring, cluster } = this.chosen;
+      this.after = resolveVehicle(this.build, this.shelf, {
+        kit: this.kit,
+        pack: this.pack,
+        // A ring is chosen for one kit's spider; another kit brings its own.
+        ring: this.kit?.id === kit?.id ? ring : null,
+        cluster,
+        taken: this.taken,
+      });
+    }
+    return this.after;
+  }
+
+  get gearing(): Gearing {
+    return this.asItWillBe.gearing;
+  }
+
+  /** All that moves, kg. */
+  get systemMassKg(): number {
+    return this.asItWillBe.massKg;
+  }
+
+  /** The vehicle itself with kit, fittings and pack, kg; a common pack where none is in question. */
+  get unladenKg(): number {
+    const own = massOf(this.asItWillBe, 'vehicle', 'kit', 'fittings', 'pack');
+    return this.pack ? own : own + COMMON_PACK_MASS;
+  }
+
+  /** What the conversion puts on the vehicle, each where it lies; a common pack where none is in question. */
+  get added(): Added {
+    return { kit: this.kit, fittingsKg: massOf(this.asItWillBe, 'fittings'), pack: packMass(this, this.pack) };
+  }
+
+  /** Where the weight stands with it. */
+  get axleLoads(): AxleLoads {
+    return (this.standing ??= axleLoads(this.build, this.geometry, this.added));
+  }
+
+  /** What the ride models say; null without kit or pack, or where their volts forbid it. */
+  get reckoning(): Reckoning | null {
+    return this.ridden().reckoning;
+  }
+
+  /** The first-order band of the range; null where nothing can be ridden. */
+  get band(): RangeBand | null {
+    return this.ridden().band;
+  }
+
+  private ridden(): { reckoning: Reckoning | null; band: RangeBand | null } {
+    if (!this.sums) {
+      const { kit, pack, build, road } = this;
+      const reckoning = kit && pack && voltsSuit(kit, pack) ? reckon(build, this.asItWillBe, road) : null;
+      this.sums = {
+        reckoning,
+        band: reckoning
+          ? rangeBand(reckoning, road, simulate(reckoning.system, road, { repeat: false }), build.brief.thereAndBack)
+          : null,
+      };
+    }
+    return this.sums;
+  }
+}

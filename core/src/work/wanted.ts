@@ -1,0 +1,69 @@
+import type { RemedyPlace, Taking } from '../build/remedy.ts';
+import { partById, type Shelf } from '../parts/part.ts';
+
+/** Why a part is wanted: chosen by the builder, planned (arms), a remedy taken, or the usual remedy of what is open. */
+export type WantKind = 'chosen' | 'planned' | 'taken' | 'usual' | 'mending';
+
+/** One wish for a part, and who has it. */
+export interface Want {
+  taking: Taking;
+  kind: WantKind;
+  /** Rule or choice that wants it. */
+  by: string;
+}
+
+/** One line of what a conversion takes: a part at its place, however many wished for it. */
+export interface WantedPart {
+  part: string;
+  name: string;
+  maker: string;
+  place: RemedyPlace;
+  count: number;
+  /** Each; null where nothing on the shelf answers to the id and no price was named. */
+  price: number | null;
+  massKg: number;
+  kind: WantKind;
+  by: string[];
+}
+
+/** The firmest wish names the line: what is chosen stays chosen when a finding wants it too. */
+const firmness: readonly WantKind[] = ['chosen', 'planned', 'taken', 'mending', 'usual'];
+
+/**
+ * The one reader of what remedies and choices take: wishes for the same part at the same place are one line
+ * of the greatest count wished for. Prices and masses are the shelf's, or the wish's own price.
+ */
+export function wantedParts(shelf: Shelf, wants: readonly Want[]): WantedPart[] {
+  const lines = new Map<string, WantedPart>();
+  for (const { taking, kind, by } of wants) {
+    const key = `${taking.part}@${taking.place}`;
+    const line = lines.get(key);
+    if (line) {
+      line.count = Math.max(line.count, taking.count);
+      if (firmness.indexOf(kind) < firmness.indexOf(line.kind)) line.kind = kind;
+      if (!line.by.includes(by)) line.by.push(by);
+      continue;
+    }
+    const part = partById(shelf, taking.part);
+    lines.set(key, {
+      part: taking.part,
+      name: part?.name ?? taking.part,
+      maker: part?.maker ?? '',
+      place: taking.place,
+      count: taking.count,
+      price: taking.price ?? part?.price ?? null,
+      massKg: part?.massKg ?? 0,
+      kind,
+      by: [by],
+    });
+  }
+  return [...lines.values()];
+}
+
+/** What lines of some kinds cost together. */
+export function priceOf(lines: readonly WantedPart[], ...kinds: WantKind[]): number {
+  return lines.reduce(
+    (sum, line) => (kinds.length === 0 || kinds.includes(line.kind) ? sum + (line.price ?? 0) * line.count : sum),
+    0,
+  );
+}
