@@ -1,7 +1,7 @@
 /** The core's one public entry: by name, grouped in the order of the work; only what is used outside. */
 
 // Constants
-export { BATTERY_CLEARANCE_WANTED } from './constants.ts';
+export { BATTERY_CLEARANCE_WANTED, EFFORT_WATTS } from './constants.ts';
 
 // Verdicts
 export { type Verdict, verdictWords, verdicts } from './verdict.ts';
@@ -16,11 +16,10 @@ export { type Dimension, type UnitSystem, displayUnits } from './quantity/units.
 export { type ReadProblem, parseJson, problemsOf } from './reading/problems.ts';
 
 // Parts and the shelf
-export { clusterSchema, ringSchema } from './parts/gearParts.ts';
-export { type DriveFamily, driveFamilyWords, kitSchema } from './parts/kit.ts';
+export { type DriveFamily, driveFamilyWords } from './parts/kit.ts';
 export { type LegalClass, legalClass, legalClassSchema, legalClasses, withLaws } from './parts/law.ts';
-export { type Pack, type PackPlace, packPlaceWords, packSchema } from './parts/pack.ts';
-export { type Part, type PartKind, type Shelf, partSchema, withParts } from './parts/part.ts';
+export { type Pack, type PackPlace, packPlaceWords } from './parts/pack.ts';
+export { type Part, type PartKind, type Shelf, partKinds, partSchema, partSchemas, withParts } from './parts/part.ts';
 export { starterShelf } from './parts/shelf/starterShelf.ts';
 
 // The donor and its survey
@@ -57,7 +56,7 @@ export {
 } from './donor/items/item.ts';
 export { type VehicleKind, vehicleKindWords, vehicleKinds } from './donor/kinds.ts';
 export { lookAlikes } from './donor/lookAlikes.ts';
-export { conditionItemsFor, conditionWords, itemsFor, surveyItem } from './donor/survey.ts';
+export { conditionItemsFor, conditionWords, itemsFor, surveyItem, usualMendPrice } from './donor/survey.ts';
 
 // What a person says: the build
 export {
@@ -75,9 +74,12 @@ export {
 } from './build/brief.ts';
 export { type Build, newBuild } from './build/build.ts';
 export { type Choice } from './build/choice.ts';
+export { type Fix } from './build/fixes.ts';
 export { type Order } from './build/orders.ts';
 export { type Override } from './build/overrides.ts';
+export { type Remedy } from './build/remedy.ts';
 export { type SchoolId, type Schools } from './build/schools.ts';
+export { type StageId } from './build/stage.ts';
 export { type Weights } from './build/weights.ts';
 
 // The ride models
@@ -99,7 +101,6 @@ export { type RouteSegment } from './ride/system.ts';
 // Where things go
 export { type LimitLine, tipDistance } from './layout/balance.ts';
 export { bracketSheet, packTemplate, rackBracket, railStrip, seatBackBracket } from './layout/mounts.ts';
-export { type PackPlacement } from './layout/packPlacement.ts';
 export { type LoadShape, turned } from './layout/packShape.ts';
 export { type PhotoMarks, type PhotoResult, type Pixel, fromPhoto } from './layout/photo.ts';
 export {
@@ -126,6 +127,9 @@ export { type Change, PEDAL_CLEARANCE_WANTED, type WheelCaution, wheelChange } f
 // The vehicle as it will be
 export { PlanContext } from './vehicle/context.ts';
 
+// Parts wanted
+export { type RemedyFacts, remedyFacts } from './work/wanted.ts';
+
 // The judgement
 export { kitRules } from './fit/allRules.ts';
 export { type Evidence, type Finding } from './fit/finding.ts';
@@ -133,7 +137,7 @@ export { rulesUsing } from './fit/judge.ts';
 export { type NextItem, measureNext } from './fit/measureNext.ts';
 export { type RuleGroup } from './fit/rule.ts';
 export { schools } from './fit/schools.ts';
-export { verdictEdges } from './fit/verdictEdges.ts';
+export { type VerdictEdge, verdictEdges } from './fit/verdictEdges.ts';
 export { type WorthAnswer, type WorthIt } from './fit/worth.ts';
 
 // The plan
@@ -141,10 +145,19 @@ export { type Candidates, type KitCandidate, type PackCandidate, judgeCandidates
 export { planContext } from './plan/context.ts';
 export { type Figure, type FigureId } from './plan/figure.ts';
 export { type GearSheet, gearSheet } from './plan/gearSheet.ts';
-export { type BuildPlan, planBuild, planChosen, wholePlan } from './plan/planBuild.ts';
+export {
+  type BuildPlan,
+  type ChosenPlan,
+  type StageStanding,
+  planBuild,
+  planChosen,
+  wholePlan,
+} from './plan/planBuild.ts';
 export { type RideSheet, rideJob, rideSheet } from './plan/rideSheet.ts';
 export { sizeBackwards } from './plan/sizing.ts';
-export { whatWouldChange } from './plan/whatChanges.ts';
+export { type PlanLayout, type SaidPlacement } from './plan/stages/pack.ts';
+export { type BuildSummary, type MiniDrawing, summaryOf } from './plan/summary.ts';
+export { type WhatChange, whatWouldChange } from './plan/whatChanges.ts';
 
 // Files in and out
 export {

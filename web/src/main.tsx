@@ -5,7 +5,7 @@ import '@mantine/core/styles.css';
 import '@mantine/notifications/styles.css';
 import '@mantine/spotlight/styles.css';
 import './app/styles.css';
-import './app/sheet.css';
+import './sheet/sheet.css';
 import './drawing/drawing.css';
 import './stages/stages.css';
 import { MantineProvider } from '@mantine/core';

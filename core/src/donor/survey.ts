@@ -1,3 +1,4 @@
+import { partById, type Shelf } from '../parts/part.ts';
 import type { SmallPartId } from '../parts/shelf/ids.ts';
 import { type ConditionItem, type Donor, type SurveyItemId } from './donor.ts';
 import { isProven } from './entry.ts';
@@ -157,4 +158,10 @@ export function conditionItemsFor(kind: VehicleKind): ConditionItem[] {
   return (Object.keys(conditionWords) as ConditionItem[]).filter(
     (item) => item !== 'hinge' || kindTraits[kind].hinge || kindTraits[kind].rearShock,
   );
+}
+
+/** What putting a condition item right usually costs, by the shelf. */
+export function usualMendPrice(item: ConditionItem, shelf: Shelf): number {
+  const { takes } = conditionWords[item];
+  return takes === null ? 0 : (partById(shelf, takes)?.price ?? 0);
 }

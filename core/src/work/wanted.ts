@@ -1,4 +1,4 @@
-import type { RemedyPlace, Taking } from '../build/remedy.ts';
+import type { Remedy, RemedyPlace, Taking } from '../build/remedy.ts';
 import { partById, type Shelf } from '../parts/part.ts';
 
 /** Why a part is wanted: chosen by the builder, planned (arms), a remedy taken, or the usual remedy of what is open. */
@@ -66,4 +66,27 @@ export function priceOf(lines: readonly WantedPart[], ...kinds: WantKind[]): num
     (sum, line) => (kinds.length === 0 || kinds.includes(line.kind) ? sum + (line.price ?? 0) * line.count : sum),
     0,
   );
+}
+
+/** What one remedy comes to, in words a person buys and works by. */
+export interface RemedyFacts {
+  /** Of all it takes, by the shelf or its own price. */
+  price: number;
+  minutes: number;
+  parts: string[];
+  tools: string[];
+}
+
+/** Price, minutes, parts and tools of one remedy, by the shelf. */
+export function remedyFacts(remedy: Pick<Remedy, 'takes' | 'work' | 'tools'>, shelf: Shelf): RemedyFacts {
+  const lines = wantedParts(
+    shelf,
+    remedy.takes.map((taking) => ({ taking, kind: 'taken', by: '' })),
+  );
+  return {
+    price: priceOf(lines),
+    minutes: remedy.work,
+    parts: lines.map((line) => (line.count > 1 ? `${line.count} × ${line.name}` : line.name)),
+    tools: remedy.tools.map((id) => partById(shelf, id)?.name ?? id),
+  };
 }

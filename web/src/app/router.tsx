@@ -1,6 +1,22 @@
-import { createBrowserRouter, Navigate } from 'react-router';
+import { createBrowserRouter, Navigate, type RouteObject } from 'react-router';
+import { stages } from '../stages/all.ts';
 import { Library } from '../stages/library/Library.tsx';
+import type { Stage } from '../stages/stage.ts';
 import { Lost } from './Lost.tsx';
+
+/** A stage’s address: its screen, or what it will decide. */
+function stageRoute(stage: Stage): RouteObject {
+  const { screen } = stage;
+  return {
+    path: stage.id,
+    lazy:
+      screen ??
+      (async () => {
+        const { Later } = await import('../sheet/Later.tsx');
+        return { Component: () => <Later stage={stage} /> };
+      }),
+  };
+}
 
 export const router = createBrowserRouter([
   { path: '/', element: <Library />, errorElement: <Lost /> },
@@ -12,25 +28,18 @@ export const router = createBrowserRouter([
   },
   {
     path: '/kinds',
-    lazy: async () => ({ Component: (await import('../stages/library/Kinds.tsx')).Kinds }),
+    lazy: async () => ({ Component: (await import('../stages/kinds/Kinds.tsx')).Kinds }),
     errorElement: <Lost />,
     hydrateFallbackElement: <p className="wait">Drawing…</p>,
   },
   {
     path: '/build/:buildId',
-    lazy: async () => ({ Component: (await import('./BuildSheet.tsx')).BuildSheet }),
+    lazy: async () => ({ Component: (await import('../sheet/BuildSheet.tsx')).BuildSheet }),
     errorElement: <Lost />,
     hydrateFallbackElement: <p className="wait">Opening the build…</p>,
     children: [
       { index: true, element: <Navigate to="brief" replace /> },
-      { path: 'brief', lazy: async () => ({ Component: (await import('../stages/brief/Brief.tsx')).BriefStage }) },
-      { path: 'donor', lazy: async () => ({ Component: (await import('../stages/donor/Donor.tsx')).DonorStage }) },
-      { path: 'drive', lazy: async () => ({ Component: (await import('../stages/drive/Drive.tsx')).DriveStage }) },
-      { path: 'pack', lazy: async () => ({ Component: (await import('../stages/pack/Pack.tsx')).PackStage }) },
-      {
-        path: 'gearing',
-        lazy: async () => ({ Component: (await import('../stages/gearing/Gearing.tsx')).GearingStage }),
-      },
+      ...stages.map(stageRoute),
       { path: 'shelf', lazy: async () => ({ Component: (await import('../stages/shelf/Shelf.tsx')).ShelfStage }) },
       { path: 'ride', lazy: async () => ({ Component: (await import('../stages/ride/RideSheet.tsx')).RideStage }) },
       {
@@ -41,7 +50,7 @@ export const router = createBrowserRouter([
         path: 'compare',
         lazy: async () => ({ Component: (await import('../stages/compare/Compare.tsx')).CompareStage }),
       },
-      { path: ':later', lazy: async () => ({ Component: (await import('../stages/Later.tsx')).LaterStage }) },
+      { path: '*', lazy: async () => ({ Component: (await import('../sheet/Later.tsx')).NoStage }) },
     ],
   },
   { path: '*', element: <Lost /> },

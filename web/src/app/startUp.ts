@@ -1,6 +1,7 @@
 import { partSchema } from '@sprocket/core';
 import { startAutosave } from '../storage/autosave.ts';
 import { db, dropOrphanPhotos, readSetting, writeSetting } from '../storage/db.ts';
+import { dropOrphanSummaries } from '../storage/summaries.ts';
 import { seedDemo } from '../storage/demo.ts';
 import { shelfActions } from './shelfSlice.ts';
 import { store } from './store.ts';
@@ -11,6 +12,7 @@ export async function startUp(): Promise<void> {
   try {
     await seedDemo();
     await dropOrphanPhotos();
+    await dropOrphanSummaries();
     const units = await readSetting('units');
     if (units === 'imperial') store.dispatch(uiActions.unitsChosen('imperial'));
     const kept = await db.parts.toArray();

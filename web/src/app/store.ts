@@ -1,7 +1,8 @@
 import { combineReducers, configureStore, type UnknownAction } from '@reduxjs/toolkit';
 import { useDispatch, useSelector } from 'react-redux';
 import undoable, { ActionCreators, newHistory, type StateWithHistory } from 'redux-undo';
-import { buildActions, buildReducer, fieldOf, type BuildState } from './buildSlice.ts';
+import type { BuildState } from './build/state.ts';
+import { buildActions, buildReducer, fieldOf } from './buildSlice.ts';
 import { shelfReducer } from './shelfSlice.ts';
 import { uiReducer } from './uiSlice.ts';
 

@@ -1,11 +1,11 @@
-import { amount, amountText, barLayout, type BuildPlan } from '@sprocket/core';
+import { amount, amountText, barLayout, type ChosenPlan } from '@sprocket/core';
 import { useBuild, useUnits } from '../app/store.ts';
 
 const SCALE = 1150;
 const MIDDLE = 0.13;
 
 /** The bar from above: what sits on each side from its end inward, and how much of it is left. */
-export function Bars({ plan }: { plan: BuildPlan }) {
+export function Bars({ plan }: { plan: ChosenPlan }) {
   const { survey } = useBuild().donor;
   const units = useUnits();
   const { kit } = plan.chosen;

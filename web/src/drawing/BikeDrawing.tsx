@@ -4,7 +4,7 @@ import {
   amountText,
   AMPLE,
   packPlaceWords,
-  type BuildPlan,
+  type ChosenPlan,
   type DonorGeometry,
   type Point,
   type SurveyItemId,
@@ -21,7 +21,7 @@ import { Wheel } from './Wheel.tsx';
 export type DrawingLayer = 'sizes' | 'parts' | 'rider';
 
 interface BikeDrawingProps {
-  plan: BuildPlan;
+  plan: ChosenPlan;
   layers: readonly DrawingLayer[];
   /** Called when a dimension is picked. */
   onPick?: (item: SurveyItemId) => void;
@@ -210,7 +210,7 @@ export function BikeDrawing({
             1 : {scale} here, grid {amountText(amount(0.1, 'size'), units)}
           </span>
           <span>
-            {plan.progress.proven} of {plan.progress.total} measured
+            {plan.donor.progress.proven} of {plan.donor.progress.total} measured
           </span>
           <span>{sheetName}</span>
         </figcaption>
@@ -220,7 +220,7 @@ export function BikeDrawing({
   );
 }
 
-function PartCallOuts({ plan, s }: { plan: BuildPlan; s: { left: number; top: number; width: number; px: number } }) {
+function PartCallOuts({ plan, s }: { plan: ChosenPlan; s: { left: number; top: number; width: number; px: number } }) {
   const units = useUnits();
   const { motor, pack, geometry: g } = plan.drawing;
   const { px } = s;
@@ -329,7 +329,7 @@ function MidMotor({ at, radius, px, hatch }: { at: Point; radius: number; px: nu
   );
 }
 
-function Rack({ plan, px }: { plan: BuildPlan; px: number }) {
+function Rack({ plan, px }: { plan: ChosenPlan; px: number }) {
   const { geometry: g, pack } = plan.drawing;
   if (pack?.place === 'basket') return <FrontCarrier plan={plan} px={px} />;
   if (pack?.place !== 'rack') return null;
@@ -349,7 +349,7 @@ function Rack({ plan, px }: { plan: BuildPlan; px: number }) {
 }
 
 /** A carrier over the front wheel, with its stays. */
-function FrontCarrier({ plan, px }: { plan: BuildPlan; px: number }) {
+function FrontCarrier({ plan, px }: { plan: ChosenPlan; px: number }) {
   const { geometry: g } = plan.drawing;
   const y = g.frontAxle.y + g.frontRadiusM + 0.06;
   const [a, b] = [
@@ -371,7 +371,7 @@ function FrontCarrier({ plan, px }: { plan: BuildPlan; px: number }) {
   );
 }
 
-function Chain({ plan, g, px }: { plan: BuildPlan; g: DonorGeometry; px: number }) {
+function Chain({ plan, g, px }: { plan: ChosenPlan; g: DonorGeometry; px: number }) {
   const { ringRadiusM: R, cogRadiusM: r } = plan.drawing;
   const d = Math.hypot(g.bracket.x - g.rearAxle.x, g.bracket.y - g.rearAxle.y);
   const base = Math.atan2(g.bracket.y - g.rearAxle.y, g.bracket.x - g.rearAxle.x);
@@ -425,7 +425,7 @@ function Chain({ plan, g, px }: { plan: BuildPlan; g: DonorGeometry; px: number 
 }
 
 /** A tandem's front cranks, with the chain between the two. */
-function SecondCranks({ plan, px }: { plan: BuildPlan; px: number }) {
+function SecondCranks({ plan, px }: { plan: ChosenPlan; px: number }) {
   const { geometry: g, ringRadiusM: R } = plan.drawing;
   const at = g.secondCrank;
   if (!at) return null;
@@ -515,7 +515,7 @@ function Saddle({ at, px }: { at: Point; px: number }) {
 }
 
 /** The rubber on the end of the bar, along its last run. */
-function Grip({ plan, px }: { plan: BuildPlan; px: number }) {
+function Grip({ plan, px }: { plan: ChosenPlan; px: number }) {
   const bar = plan.drawing.geometry.tubes.find((t) => t.name === 'bar');
   const end = bar?.points.at(-1);
   const before = bar?.points.at(-2);

@@ -1,13 +1,13 @@
 import { useElementSize } from '@mantine/hooks';
-import { amount, amountText, tipDistance, type BuildPlan } from '@sprocket/core';
+import { amount, amountText, tipDistance, type ChosenPlan } from '@sprocket/core';
 import { useUnits } from '../app/store.ts';
 
 /** The vehicle from above: wheels, frame, pack and bar, with the tipping triangle of a trike. */
-export function FromAbove({ plan }: { plan: BuildPlan }) {
+export function FromAbove({ plan }: { plan: ChosenPlan }) {
   const { ref, width, height } = useElementSize();
   const units = useUnits();
   const g = plan.drawing.geometry;
-  const { fromAbove, balance } = plan.layout;
+  const { fromAbove, balance } = plan.pack.layout;
   const size = { width: width || 780, height: height || 390 };
   const xs = fromAbove.flatMap((s) => s.points.map((p) => p.x));
   const zs = fromAbove.flatMap((s) => s.points.map((p) => p.z));

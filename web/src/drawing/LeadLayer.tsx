@@ -1,14 +1,14 @@
-import { amount, amountText, pointAlong, type BuildPlan } from '@sprocket/core';
+import { amount, amountText, pointAlong, type ChosenPlan } from '@sprocket/core';
 import { useUnits } from '../app/store.ts';
 import { curveOf, pathOf, type Sheet } from './frame.ts';
 
 /** The leads as they would run, each with its length. */
-export function LeadLayer({ plan, sheet }: { plan: BuildPlan; sheet: Sheet }) {
+export function LeadLayer({ plan, sheet }: { plan: ChosenPlan; sheet: Sheet }) {
   const units = useUnits();
   const { px } = sheet;
   return (
     <g className="leads" aria-hidden="true">
-      {plan.layout.leads.map((lead, i) => {
+      {plan.pack.layout.leads.map((lead, i) => {
         const label = pointAlong(lead.points, (lead.lengthM - 0.1) * (0.35 + i * 0.15));
         return (
           <g key={lead.id} className={`lead lead-${lead.id}`}>
@@ -24,8 +24,8 @@ export function LeadLayer({ plan, sheet }: { plan: BuildPlan; sheet: Sheet }) {
 }
 
 /** The controller's box where it would go. */
-export function ControllerMark({ plan, sheet }: { plan: BuildPlan; sheet: Sheet }) {
-  const { controller } = plan.layout;
+export function ControllerMark({ plan, sheet }: { plan: ChosenPlan; sheet: Sheet }) {
+  const { controller } = plan.pack.layout;
   if (!controller) return null;
   const { px } = sheet;
   const middle = controller.outline.reduce(

@@ -1,11 +1,11 @@
-import { amount, amountText, type BuildPlan, type Point } from '@sprocket/core';
+import { amount, amountText, type ChosenPlan, type Point } from '@sprocket/core';
 import { useUnits } from '../app/store.ts';
 import type { Sheet } from './frame.ts';
 
 /** Each mass at its place as a disc of its size, the centre of all, and what stands on each axle. */
-export function MassLayer({ plan, sheet }: { plan: BuildPlan; sheet: Sheet }) {
+export function MassLayer({ plan, sheet }: { plan: ChosenPlan; sheet: Sheet }) {
   const units = useUnits();
-  const { balance } = plan.layout;
+  const { balance } = plan.pack.layout;
   const { geometry: g } = plan.drawing;
   const { px } = sheet;
   const centre = { x: balance.now.xM, y: balance.now.hM };

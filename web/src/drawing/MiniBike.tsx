@@ -1,17 +1,17 @@
-import type { BuildPlan, Point } from '@sprocket/core';
+import type { MiniDrawing, Point } from '@sprocket/core';
 import { curveOf, pathOf } from './frame.ts';
 
 /** A small side view: lines only, with motor and a pack where they would sit. */
 export function MiniBike({
-  plan,
+  drawing,
   outline,
   verdict,
 }: {
-  plan: BuildPlan;
+  drawing: MiniDrawing;
   outline?: readonly Point[];
   verdict?: string;
 }) {
-  const { geometry: g, motor, pack } = plan.drawing;
+  const { geometry: g, motor, pack } = drawing;
   const left = Math.min(-g.rearRadiusM, ...(g.box ?? []).map((p) => p.x)) - 0.04;
   const right = g.frontAxle.x + g.frontRadiusM + 0.04;
   const top = Math.max(g.saddle.y, g.grip.y, g.headTop.y) + 0.08;

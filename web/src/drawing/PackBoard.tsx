@@ -1,4 +1,4 @@
-import { geometryInTravel, type BuildPlan, type Placement } from '@sprocket/core';
+import { geometryInTravel, type ChosenPlan, type Placement } from '@sprocket/core';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { useBuild } from '../app/store.ts';
 import { Bars } from './Bars.tsx';
@@ -52,7 +52,7 @@ export function PackBoard({
   onPut,
   first = 'gaps',
 }: {
-  plan: BuildPlan;
+  plan: ChosenPlan;
   onPut: (spot: Spot | null) => void;
   first?: Layer;
 }) {
@@ -65,7 +65,7 @@ export function PackBoard({
   const [playing, setPlaying] = useState<Playing>(null);
   const [trouble, setTrouble] = useState<string | null>(null);
   const share = useSwing(playing);
-  const { pack } = plan.layout;
+  const { pack } = plan.pack.layout;
   const off = playing === 'off' ? share : 0;
   const travel = build.donor.survey.rearTravel?.value ?? 0.13;
   const geometry = useMemo(

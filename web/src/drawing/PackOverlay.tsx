@@ -12,7 +12,8 @@ import {
   reachOf,
   Trial,
   turned,
-  type BuildPlan,
+  type ChosenPlan,
+  type PlanLayout,
   type Fixing,
   type Mount,
   type PackPlace,
@@ -34,7 +35,7 @@ export interface Spot {
 }
 
 interface PackOverlayProps {
-  plan: BuildPlan;
+  plan: ChosenPlan;
   sheet: Sheet;
   /** Share of its way off the rail. */
   off: number;
@@ -61,15 +62,15 @@ function nearestAlong(mount: Mount, p: Point): { alongM: number; awayM: number }
 
 /** The chosen pack on the drawing: dragged along its rail or to another place, its gaps following as it goes. */
 export function PackOverlay(props: PackOverlayProps) {
-  const { room, pack } = props.plan.layout;
+  const { room, pack } = props.plan.pack.layout;
   const lies = pack?.taken.lies;
   if (!pack || !lies || !room.mounts.some((m) => m.place === lies.place)) return null;
   return <HeldPack {...props} room={room} pack={pack} lies={lies} />;
 }
 
 interface HeldPackProps extends PackOverlayProps {
-  room: BuildPlan['layout']['room'];
-  pack: NonNullable<BuildPlan['layout']['pack']>;
+  room: PlanLayout['room'];
+  pack: NonNullable<PlanLayout['pack']>;
   lies: Placement;
 }
 

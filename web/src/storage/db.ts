@@ -1,5 +1,5 @@
 import { Dexie, type EntityTable } from 'dexie';
-import { readBuild, type Build, type Part, type Route } from '@sprocket/core';
+import { readBuild, type Build, type BuildSummary, type Part, type Route } from '@sprocket/core';
 
 /** A photo of one survey item. */
 export interface BuildPhoto {
@@ -9,6 +9,14 @@ export interface BuildPhoto {
   /** Day it was added. */
   on: string;
   dataUrl: string;
+}
+
+/** A build's line for the bench list, and what it was worked out from. */
+export interface KeptSummary {
+  id: string;
+  /** The build's age, the person's own parts and the judgement's version: another of any of them makes it stale. */
+  madeOf: string;
+  summary: BuildSummary;
 }
 
 interface Setting {
@@ -23,6 +31,7 @@ export const db = new Dexie('jolly-sprocket') as Dexie & {
   settings: EntityTable<Setting, 'key'>;
   photos: EntityTable<BuildPhoto, 'id'>;
   routes: EntityTable<Route, 'id'>;
+  summaries: EntityTable<KeptSummary, 'id'>;
 };
 
 db.version(1).stores({ builds: 'id, name, updatedAt', parts: 'id, kind', settings: 'key' });
@@ -38,6 +47,8 @@ db.version(2)
   });
 
 db.version(3).stores({ routes: 'id, name' });
+
+db.version(4).stores({ summaries: 'id' });
 
 /** Photos of builds that were deleted for good. Run at the start, when nothing can be brought back any more. */
 export async function dropOrphanPhotos(): Promise<void> {

@@ -1,12 +1,50 @@
 import { wrap, type Remote } from 'comlink';
+import { useEffect, useState, type DependencyList } from 'react';
 import type { CoreWorker } from './core.worker.ts';
+import workerUrl from './core.worker.ts?worker&url';
+
+/** Address of the core's worker. It changes with the core's code, so that it also names the judgement's version. */
+export const coreVersion: string = workerUrl;
+
+/** A worker with the core in it. */
+export function newCoreWorker(name: string): Worker {
+  return new Worker(workerUrl, { type: 'module', name });
+}
 
 let remote: Remote<CoreWorker> | undefined;
 
 /** The core in a worker of its own, started when first asked for. */
 export function coreWorker(): Remote<CoreWorker> {
-  remote ??= wrap<CoreWorker>(
-    new Worker(new URL('./core.worker.ts', import.meta.url), { type: 'module', name: 'core' }),
-  );
+  remote ??= wrap<CoreWorker>(newCoreWorker('core'));
   return remote;
+}
+
+/**
+ * An answer worked out in the worker, asked anew when one of `deps` changes; null until it is there, or when it
+ * failed. An answer that comes after a newer question is dropped.
+ * @param wait rest after a change before it is asked, ms
+ */
+export function useWorkerAnswer<T>(
+  ask: (worker: Remote<CoreWorker>) => Promise<T>,
+  deps: DependencyList,
+  wait = 0,
+): T | null {
+  const [answer, setAnswer] = useState<T | null>(null);
+  useEffect(() => {
+    let wanted = true;
+    const timer = setTimeout(() => {
+      ask(coreWorker())
+        .then((found) => {
+          if (wanted) setAnswer(() => found);
+        })
+        .catch(() => undefined);
+    }, wait);
+    return () => {
+      wanted = false;
+      clearTimeout(timer);
+    };
+    // The question is made anew at each drawing; what it hangs on is what the caller names.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, deps);
+  return answer;
 }

@@ -1,5 +1,6 @@
 import type { DrawResult, SpreadJob } from '@sprocket/core';
 import { wrap, type Remote } from 'comlink';
+import { newCoreWorker } from './core.ts';
 import type { CoreWorker } from './core.worker.ts';
 
 /** Draws handed to a worker at once: small enough to stop soon, large enough to be worth the post. */
@@ -22,10 +23,7 @@ function pool(): Hand[] {
   if (hands.length === 0) {
     const count = Math.max(1, Math.min(MOST, navigator.hardwareConcurrency || 2));
     hands = Array.from({ length: count }, (_, i) => {
-      const worker = new Worker(new URL('./core.worker.ts', import.meta.url), {
-        type: 'module',
-        name: `spread ${i + 1}`,
-      });
+      const worker = newCoreWorker(`spread ${i + 1}`);
       return { worker, remote: wrap<CoreWorker>(worker) };
     });
   }

@@ -209,9 +209,10 @@ export function midKit(row: MidRow): Kit {
 
 /** A motor on a bracket beside the frame: a hub kit's row without its wheel, and how it is clamped. */
 export function sideKit(row: Omit<HubRow, 'hub'>, side: NonNullable<Kit['side']>): Kit {
-  const { hub: _hub, ...rest } = hubKit({
+  const kit = hubKit({
     ...row,
     hub: { place: 'rear', dropoutSpacingM: mm(135), beadsM: [], clusterMount: 'none', maxCogs: 0 },
   });
-  return { ...rest, side };
+  delete kit.hub;
+  return { ...kit, side };
 }

@@ -1,6 +1,7 @@
 import { Button, NativeSelect, Switch, TextInput } from '@mantine/core';
 import {
   amount,
+  EFFORT_WATTS,
   efforts,
   legalClasses,
   mountings,
@@ -11,24 +12,26 @@ import {
   type Effort,
 } from '@sprocket/core';
 import { buildActions } from '../../app/buildSlice.ts';
-import { usePlan } from '../../app/PlanProvider.tsx';
+import { usePlan } from '../../sheet/PlanProvider.tsx';
 import { useBuild, useSend } from '../../app/store.ts';
 import { AmountField } from '../../ui/AmountField.tsx';
-import { FindingList } from '../../ui/FindingList.tsx';
+import { FindingList } from '../../sheet/FindingList.tsx';
 import { Show } from '../../ui/Show.tsx';
-import { StageHead } from '../../ui/StageHead.tsx';
+import { StageHead } from '../../sheet/StageHead.tsx';
 import { RoadDrawing } from './RoadDrawing.tsx';
 import { RoadDetails } from './RoadDetails.tsx';
 import { RoadPicker } from './RoadPicker.tsx';
 
 const mountingWords = { any: 'swings a leg over', lowStep: 'needs a low step', seated: 'needs to be seated' } as const;
-const effortWords: Record<Effort, string> = {
+const effortNames: Record<Effort, string> = {
   none: 'none, throttle only',
-  easy: 'easy, 50 W',
-  steady: 'steady, 100 W',
-  brisk: 'brisk, 150 W',
-  hard: 'hard, 200 W',
+  easy: 'easy',
+  steady: 'steady',
+  brisk: 'brisk',
+  hard: 'hard',
 };
+const effortWords = (effort: Effort): string =>
+  EFFORT_WATTS[effort] === 0 ? effortNames[effort] : `${effortNames[effort]}, ${EFFORT_WATTS[effort]} W`;
 const postureWords: Record<Brief['posture'], string> = {
   tucked: 'Tucked on drop bars',
   handsHigh: 'Drop bars, hands high',
@@ -55,7 +58,8 @@ export function BriefStage() {
       <StageHead title="Brief">
         Who rides, where, and how far it must go:{' '}
         <strong className="marked">
-          {brief.route?.name ?? 'no road yet'}, <Show value={amount(plan.neededRangeM, 'way', 0)} /> with the reserve
+          {brief.route?.name ?? 'no road yet'}, <Show value={amount(plan.brief.neededRangeM, 'way', 0)} /> with the
+          reserve
         </strong>
       </StageHead>
       <RoadDrawing />
@@ -216,7 +220,7 @@ export function BriefStage() {
         <RoadPicker />
         {brief.route ? <RoadDetails route={brief.route} /> : null}
       </div>
-      <FindingList title="What the brief still needs" findings={plan.findings.filter((f) => f.area === 'brief')} />
+      <FindingList title="What the brief still needs" findings={plan.findings.filter((f) => f.stage === 'brief')} />
     </>
   );
 }
@@ -300,7 +304,7 @@ function Riders() {
         <NativeSelect
           label="Effort"
           value={rider.effort}
-          data={efforts.map((value) => ({ value, label: effortWords[value] }))}
+          data={efforts.map((value) => ({ value, label: effortWords(value) }))}
           onChange={(event) => edit('effort', { effort: event.currentTarget.value as Effort })}
         />
         <AmountField

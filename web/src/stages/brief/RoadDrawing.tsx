@@ -1,6 +1,6 @@
 import { useElementSize } from '@mantine/hooks';
 import { amount, amountText, routeLength, steepestGrade, surfaceWords, totalClimb, type Route } from '@sprocket/core';
-import { usePlan } from '../../app/PlanProvider.tsx';
+import { usePlan } from '../../sheet/PlanProvider.tsx';
 import { useBuild, useUnits } from '../../app/store.ts';
 
 /** The road in profile, drawn on the sheet: heights, the steepest stretch, where it is walked. */
@@ -55,7 +55,7 @@ export function RoadDrawing() {
           width={W}
           height={H}
           role="img"
-          aria-label={`${route.name}: ${say(total, 'way')} one way, ${say(totalClimb(points), 'height')} of climbing, steepest ${say(plan.steepest, 'grade')}`}
+          aria-label={`${route.name}: ${say(total, 'way')} one way, ${say(totalClimb(points), 'height')} of climbing, steepest ${say(plan.brief.steepest, 'grade')}`}
         >
           <path d={`${line}L${x(total)} ${H - bottom}L${x(0)} ${H - bottom}Z`} className="road-fill" />
           {[low, low + span / 2, low + span].map((e) => (
@@ -97,7 +97,7 @@ export function RoadDrawing() {
               <line x1={x(steepest.atM)} x2={x(steepest.atM)} y1={steepY - 6} y2={top - 12} />
               <circle cx={x(steepest.atM)} cy={steepY} r="4" />
               <text x={x(steepest.atM) + (anchor === 'start' ? 6 : -6)} y={top - 14} textAnchor={anchor}>
-                steepest {say(plan.steepest, 'grade')} at {say(steepest.atM, 'way')}
+                steepest {say(plan.brief.steepest, 'grade')} at {say(steepest.atM, 'way')}
               </text>
             </g>
           ) : null}

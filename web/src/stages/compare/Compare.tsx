@@ -2,13 +2,13 @@ import { NativeSelect } from '@mantine/core';
 import { planBuild, vehicleKindWords, verdictWords, verdicts, type Build, type BuildPlan } from '@sprocket/core';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useMemo, useState } from 'react';
-import { useShelf } from '../../app/PlanProvider.tsx';
+import { useShelf } from '../../sheet/PlanProvider.tsx';
 import { useBuild } from '../../app/store.ts';
 import { db } from '../../storage/db.ts';
 import { MiniBike } from '../../drawing/MiniBike.tsx';
 import { Say, Show } from '../../ui/Show.tsx';
-import { StageHead } from '../../ui/StageHead.tsx';
-import { VerdictMark } from '../../ui/Verdict.tsx';
+import { StageHead } from '../../sheet/StageHead.tsx';
+import { VerdictMark } from '../../sheet/Verdict.tsx';
 
 /** Two donors for one brief, side by side: the other build's vehicle and parts under this build's brief. */
 export function CompareStage() {
@@ -66,7 +66,7 @@ function Side({ build, plan }: { build: Build; plan: BuildPlan }) {
         {vehicleKindWords[build.donor.kind]} · {plan.chosen.kit?.name ?? 'no kit chosen'} ·{' '}
         {plan.chosen.pack?.name ?? 'no pack chosen'}
       </p>
-      <MiniBike plan={plan} />
+      <MiniBike drawing={plan.drawing} />
       <dl className="compare-answers">
         <div>
           <dt>Can it?</dt>
@@ -106,7 +106,7 @@ function Side({ build, plan }: { build: Build; plan: BuildPlan }) {
         <div>
           <dt>Proven</dt>
           <dd className="num">
-            {plan.progress.proven} of {plan.progress.total}
+            {plan.donor.progress.proven} of {plan.donor.progress.total}
           </dd>
         </div>
       </dl>

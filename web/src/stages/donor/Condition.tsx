@@ -3,11 +3,13 @@ import {
   conditionGrades,
   conditionItemsFor,
   conditionWords,
+  usualMendPrice,
   type ConditionGrade,
   type ConditionItem,
 } from '@sprocket/core';
 import { buildActions } from '../../app/buildSlice.ts';
 import { useBuild, useSend } from '../../app/store.ts';
+import { useShelf } from '../../sheet/PlanProvider.tsx';
 import { AmountField } from '../../ui/AmountField.tsx';
 
 const gradeWords: Record<ConditionGrade, string> = { sound: 'Sound', needsWork: 'Needs work', reject: 'Reject' };
@@ -15,6 +17,7 @@ const gradeWords: Record<ConditionGrade, string> = { sound: 'Sound', needsWork: 
 /** Condition: each thing sound, needing work or to be rejected, with what it costs and takes to put right. */
 export function Condition() {
   const { condition, kind } = useBuild().donor;
+  const shelf = useShelf();
   const send = useSend();
   const mark = (
     item: ConditionItem,
@@ -29,7 +32,7 @@ export function Condition() {
       <div className="condition-grid">
         {conditionItemsFor(kind).map((item) => {
           const entry = condition[item];
-          const { label, how, mend, cost, minutes } = conditionWords[item];
+          const { label, how, mend, minutes } = conditionWords[item];
           return (
             <fieldset key={item} className="condition">
               <legend>{label}</legend>
@@ -63,7 +66,7 @@ export function Condition() {
                       <AmountField
                         label="Cost"
                         dimension="money"
-                        value={entry.cost ?? cost}
+                        value={entry.cost ?? usualMendPrice(item, shelf)}
                         min={0}
                         max={10_000}
                         onValue={(si) => mark(item, 'cost', { cost: si })}

@@ -15,12 +15,12 @@ import {
 import { useEffect } from 'react';
 import { useLocation } from 'react-router';
 import { buildActions } from '../../app/buildSlice.ts';
-import { usePlan } from '../../app/PlanProvider.tsx';
+import { usePlan } from '../../sheet/PlanProvider.tsx';
 import { useApp, useBuild, useSend } from '../../app/store.ts';
 import { uiActions, type DonorView } from '../../app/uiSlice.ts';
 import { BikeDrawing } from '../../drawing/BikeDrawing.tsx';
-import { FindingList } from '../../ui/FindingList.tsx';
-import { StageHead } from '../../ui/StageHead.tsx';
+import { FindingList } from '../../sheet/FindingList.tsx';
+import { StageHead } from '../../sheet/StageHead.tsx';
 import { assumeOpen } from './assume.ts';
 import { Condition } from './Condition.tsx';
 import { Derived } from './Derived.tsx';
@@ -47,7 +47,7 @@ export function DonorStage() {
   const lit = useApp((state) => state.ui.lit);
   const next = useMeasureNext();
   const { donor } = build;
-  const { progress } = plan;
+  const { progress } = plan.donor;
   const items = itemsFor(donor);
   const show = (to: DonorView): void => {
     send(uiActions.donorViewed(to));
@@ -145,7 +145,7 @@ export function DonorStage() {
           ) : view === 'condition' ? (
             <Condition />
           ) : view === 'derived' ? (
-            <Derived sizes={plan.derived} onItem={goTo} />
+            <Derived sizes={plan.donor.derived} onItem={goTo} />
           ) : view === 'worth' ? (
             <WorthSheet worth={plan.worth} />
           ) : view === 'inside-drawn' ? (
@@ -183,7 +183,7 @@ export function DonorStage() {
           <HowTo id={howTo} next={lit !== howTo} />
         ) : null}
       </div>
-      <FindingList title="State of the donor" findings={plan.findings.filter((f) => f.area === 'donor')} />
+      <FindingList title="State of the donor" findings={plan.findings.filter((f) => f.stage === 'donor')} />
     </>
   );
 }

@@ -10,7 +10,7 @@ import {
   type Obstruction,
 } from '@sprocket/core';
 import { buildActions } from '../../app/buildSlice.ts';
-import { usePlan } from '../../app/PlanProvider.tsx';
+import { usePlan } from '../../sheet/PlanProvider.tsx';
 import { useBuild, useSend } from '../../app/store.ts';
 import { AmountField } from '../../ui/AmountField.tsx';
 import { Show } from '../../ui/Show.tsx';

@@ -1,12 +1,13 @@
 import type { BuildPlan, WorthAnswer } from '@sprocket/core';
 import { Say } from '../../ui/Show.tsx';
-import { VerdictMark } from '../../ui/Verdict.tsx';
+import { VerdictMark } from '../../sheet/Verdict.tsx';
 
 const worthEdge: Record<WorthAnswer, string> = { yes: 'fits', even: 'rework', no: 'stop', unknown: 'measure' };
 
 /** The two answers: can it take a kit, and is it worth one. */
 export function TwoAnswers({ plan, onWorth }: { plan: BuildPlan; onWorth: () => void }) {
-  const { can, worth, progress } = plan;
+  const { can, worth } = plan;
+  const { progress } = plan.donor;
   const most = worth.weighed.find((w) => w.label === worth.most);
   return (
     <div className="two-answers">

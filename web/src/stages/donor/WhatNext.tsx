@@ -1,8 +1,7 @@
 import { surveyItem, type NextItem } from '@sprocket/core';
-import { useEffect, useState } from 'react';
-import { useShelf } from '../../app/PlanProvider.tsx';
+import { useShelf } from '../../sheet/PlanProvider.tsx';
 import { useBuild } from '../../app/store.ts';
-import { coreWorker } from '../../workers/core.ts';
+import { useWorkerAnswer } from '../../workers/core.ts';
 import { SurveyField } from './SurveyField.tsx';
 
 /** Wait after the last edit before the ranking is worked out anew, ms. */
@@ -14,23 +13,7 @@ const SHOWN = 7;
 export function useMeasureNext(): NextItem[] | null {
   const build = useBuild();
   const shelf = useShelf();
-  const [next, setNext] = useState<NextItem[] | null>(null);
-  useEffect(() => {
-    let wanted = true;
-    const timer = setTimeout(() => {
-      coreWorker()
-        .measureNext(build, shelf)
-        .then((list) => {
-          if (wanted) setNext(list);
-        })
-        .catch(() => undefined);
-    }, WAIT);
-    return () => {
-      wanted = false;
-      clearTimeout(timer);
-    };
-  }, [build, shelf]);
-  return next;
+  return useWorkerAnswer((worker) => worker.measureNext(build, shelf), [build, shelf], WAIT);
 }
 
 /** What to measure next: what could change most for the kits still possible comes first. */

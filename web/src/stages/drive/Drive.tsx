@@ -3,24 +3,24 @@ import { amount, driveFamilyWords, type DriveFamily, type KitCandidate, type Par
 import { useEffect, useState } from 'react';
 import { Link, useLocation, useParams } from 'react-router';
 import { buildActions } from '../../app/buildSlice.ts';
-import { usePlan } from '../../app/PlanProvider.tsx';
+import { usePlan } from '../../sheet/PlanProvider.tsx';
 import { useApp, useBuild, useSend } from '../../app/store.ts';
 import { BikeDrawing } from '../../drawing/BikeDrawing.tsx';
 import { AmountField } from '../../ui/AmountField.tsx';
-import { FindingLine, FindingList } from '../../ui/FindingList.tsx';
-import { OrderMark } from '../../ui/OrderMark.tsx';
+import { FindingLine, FindingList } from '../../sheet/FindingList.tsx';
+import { OrderMark } from '../../sheet/OrderMark.tsx';
 import { Say, Show } from '../../ui/Show.tsx';
-import { StageHead } from '../../ui/StageHead.tsx';
-import { VerdictMark } from '../../ui/Verdict.tsx';
+import { StageHead } from '../../sheet/StageHead.tsx';
+import { VerdictMark } from '../../sheet/Verdict.tsx';
 import { Families } from './Families.tsx';
 import { Matrix } from './Matrix.tsx';
 
-/** Scrolls to what the address names. */
-export function useScrollToHash(): void {
+/** Scrolls to what the address names, once it is there. */
+export function useScrollToHash(there: boolean): void {
   const { hash } = useLocation();
   useEffect(() => {
-    if (hash.length > 1) document.getElementById(hash.slice(1))?.scrollIntoView({ block: 'center' });
-  }, [hash]);
+    if (there && hash.length > 1) document.getElementById(hash.slice(1))?.scrollIntoView({ block: 'center' });
+  }, [hash, there]);
 }
 
 /** Keeps a copy of an own part in the build that uses it, so that its file carries it. */
@@ -38,14 +38,13 @@ export function DriveStage() {
   const build = useBuild();
   const send = useSend();
   const { buildId = '' } = useParams();
-  useScrollToHash();
+  useScrollToHash(plan.judged);
   const keepOwn = useKeepOwn();
   const { kit } = plan.chosen;
-  const chosen = plan.kits.find((k) => k.kit.id === kit?.id);
   const [family, setFamily] = useState<DriveFamily | null>(null);
   const [matrix, setMatrix] = useState(false);
   const shown = plan.kits.filter((k) => family === null || k.kit.family === family);
-  const mine = plan.findings.filter((f) => f.area === 'drive');
+  const mine = plan.findings.filter((f) => f.stage === 'drive');
   const choose = (k: KitCandidate | null): void => {
     if (k) keepOwn(k.kit);
     send(buildActions.chose({ field: 'choice.kit', value: { kitId: k?.kit.id ?? null, assistLimitMs: null } }));
@@ -63,7 +62,7 @@ export function DriveStage() {
         )}
       </StageHead>
       <BikeDrawing plan={plan} layers={['parts', 'rider']} sheet="sheet 3" />
-      {chosen && kit ? (
+      {kit ? (
         <section className="card set-up" aria-labelledby="drive-setup">
           <h2 id="drive-setup">Set it up</h2>
           <div className="fields">
@@ -111,7 +110,7 @@ export function DriveStage() {
           </div>
         </section>
       ) : null}
-      {kit ? <OrderMark part={kit.id} name={kit.name} holding={plan.holdingBack.kit} /> : null}
+      {kit ? <OrderMark part={kit.id} name={kit.name} holding={plan.drive.holdingBack} /> : null}
       <Families plan={plan} shown={family} onShow={setFamily} />
       <FindingList title={kit ? `${kit.name} on this donor` : 'On this donor'} findings={mine} />
       <div className="walk" role="group" aria-label="Kits shown as">
@@ -133,13 +132,14 @@ export function DriveStage() {
             <Link to={`/build/${buildId}/shelf`}>add your own</Link>
           </span>
         </div>
-        <ul className="candidates">
+        {plan.judged ? null : <p className="quiet">Judging every kit on the shelf…</p>}
+        <ul className="candidates" aria-busy={!plan.judged}>
           {shown.map((k) => (
             <KitCard
               key={k.kit.id}
               candidate={k}
               chosen={k.kit.id === kit?.id}
-              climbGrade={plan.climbGrade}
+              climbGrade={plan.brief.climbGrade}
               onChoose={() => choose(k.kit.id === kit?.id ? null : k)}
             />
           ))}

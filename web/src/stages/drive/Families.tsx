@@ -1,5 +1,5 @@
 import type { BuildPlan, DriveFamily } from '@sprocket/core';
-import { VerdictMark } from '../../ui/Verdict.tsx';
+import { VerdictMark } from '../../sheet/Verdict.tsx';
 
 interface FamiliesProps {
   plan: BuildPlan;

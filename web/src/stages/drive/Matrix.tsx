@@ -2,9 +2,9 @@ import { kitRules, verdictWords, type KitCandidate, type RuleGroup, type Verdict
 import { useState } from 'react';
 import { useSend } from '../../app/store.ts';
 import { uiActions } from '../../app/uiSlice.ts';
-import { VerdictSign } from '../../ui/Verdict.tsx';
+import { VerdictSign } from '../../sheet/Verdict.tsx';
 
-const groupWords: Record<RuleGroup, string> = {
+const groupWords: Partial<Record<RuleGroup, string>> = {
   frame: 'Frame',
   bracket: 'Bracket',
   axle: 'Axle',
@@ -15,8 +15,6 @@ const groupWords: Record<RuleGroup, string> = {
   load: 'Load',
   law: 'Law',
   use: 'Use',
-  pack: 'Pack',
-  condition: 'Condition',
 };
 
 /** Which rows are shown: all rules, or those where some kit gets this verdict. */

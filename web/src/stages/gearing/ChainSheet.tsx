@@ -1,15 +1,14 @@
 import { amount, gearSheet, type GearSheet } from '@sprocket/core';
 import { useDeferredValue, useMemo } from 'react';
-import { useShelf } from '../../app/PlanProvider.tsx';
-import { useBuild, useUnits } from '../../app/store.ts';
+import { usePlanContext } from '../../sheet/PlanProvider.tsx';
+import { useUnits } from '../../app/store.ts';
 import { amountText } from '@sprocket/core';
 import { Show } from '../../ui/Show.tsx';
 
 /** Chain line and length, and the rings and cogs that would do. */
 export function ChainSheet() {
-  const build = useDeferredValue(useBuild());
-  const shelf = useShelf();
-  const sheet = useMemo(() => gearSheet(build, shelf), [build, shelf]);
+  const context = useDeferredValue(usePlanContext());
+  const sheet = useMemo(() => gearSheet(context), [context]);
   return (
     <>
       <section className="card" aria-labelledby="chain-title">

@@ -9,10 +9,10 @@ export function GearDrawing({ plan, cruiseMs }: { plan: BuildPlan; cruiseMs: num
   const W = width || 780;
   const row = 24;
   const top = 46;
-  const H = top + plan.gears.length * row + 44;
+  const H = top + plan.gearing.rows.length * row + 44;
   const left = 74;
   const right = 24;
-  const most = Math.max(...plan.gears.map((g) => g.briskMs), cruiseMs) * 1.12;
+  const most = Math.max(...plan.gearing.rows.map((g) => g.briskMs), cruiseMs) * 1.12;
   const x = (v: number): number => left + (v / most) * (W - left - right);
   const factor = units === 'metric' ? 1 / 3.6 : 1609.344 / 3600;
   const ticks = Array.from({ length: Math.floor(most / factor / 5) + 1 }, (_, i) => i * 5 * factor);
@@ -37,7 +37,7 @@ export function GearDrawing({ plan, cruiseMs }: { plan: BuildPlan; cruiseMs: num
               ) : null}
             </g>
           ))}
-          {plan.gears.map((gear, i) => {
+          {plan.gearing.rows.map((gear, i) => {
             const y = top + i * row + row / 2;
             return (
               <g key={gear.label}>

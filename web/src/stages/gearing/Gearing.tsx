@@ -1,11 +1,11 @@
 import { NativeSelect } from '@mantine/core';
 import { amount, type BuildPlan } from '@sprocket/core';
 import { buildActions } from '../../app/buildSlice.ts';
-import { usePlan, useShelf } from '../../app/PlanProvider.tsx';
+import { usePlan, useShelf } from '../../sheet/PlanProvider.tsx';
 import { useBuild, useSend } from '../../app/store.ts';
-import { FindingList } from '../../ui/FindingList.tsx';
+import { FindingList } from '../../sheet/FindingList.tsx';
 import { Show } from '../../ui/Show.tsx';
-import { StageHead } from '../../ui/StageHead.tsx';
+import { StageHead } from '../../sheet/StageHead.tsx';
 import { useKeepOwn } from '../drive/Drive.tsx';
 import { ChainSheet } from './ChainSheet.tsx';
 import { GearDrawing } from './GearDrawing.tsx';
@@ -20,12 +20,12 @@ export function GearingStage() {
   const { gearing } = plan;
   const all = {
     rings: [
-      ...shelf.rings,
-      ...build.ownParts.filter((p) => p.kind === 'ring' && !shelf.rings.some((r) => r.id === p.id)),
+      ...shelf.ring,
+      ...build.ownParts.filter((p) => p.kind === 'ring' && !shelf.ring.some((r) => r.id === p.id)),
     ],
     clusters: [
-      ...shelf.clusters,
-      ...build.ownParts.filter((p) => p.kind === 'cluster' && !shelf.clusters.some((c) => c.id === p.id)),
+      ...shelf.cluster,
+      ...build.ownParts.filter((p) => p.kind === 'cluster' && !shelf.cluster.some((c) => c.id === p.id)),
     ],
   };
   return (
@@ -79,7 +79,7 @@ export function GearingStage() {
       </section>
       <GearTable plan={plan} />
       <ChainSheet />
-      <FindingList title="Ring and cogs in this build" findings={plan.findings.filter((f) => f.area === 'gearing')} />
+      <FindingList title="Ring and cogs in this build" findings={plan.findings.filter((f) => f.stage === 'gearing')} />
     </>
   );
 }
@@ -100,12 +100,12 @@ function GearTable({ plan }: { plan: BuildPlan }) {
               <th scope="col">rpm at cruise</th>
               <th scope="col">motor starts on</th>
               <th scope="col">
-                holds on <Show value={amount(plan.climbGrade, 'grade')} />
+                holds on <Show value={amount(plan.brief.climbGrade, 'grade')} />
               </th>
             </tr>
           </thead>
           <tbody>
-            {plan.gears.map((gear) => (
+            {plan.gearing.rows.map((gear) => (
               <tr key={gear.label}>
                 <th scope="row">{gear.label}</th>
                 <td>{gear.ratio.toFixed(2)}</td>

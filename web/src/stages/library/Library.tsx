@@ -1,29 +1,33 @@
 import { Button, FileButton, Menu, TextInput } from '@mantine/core';
 import { notifications } from '@mantine/notifications';
 import {
+  amount,
+  amountText,
   newBuild,
-  planBuild,
   readBuildFileWithPhotos,
+  showAmount,
   vehicleKindWords,
   writeBuildFile,
   type Build,
+  type BuildSummary,
   type ReadProblem,
 } from '@sprocket/core';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useEffect, useMemo, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { buildActions } from '../../app/buildSlice.ts';
-import { useShelf } from '../../app/PlanProvider.tsx';
+import { useShelf } from '../../sheet/PlanProvider.tsx';
 import { useApp, useSend, useUnits } from '../../app/store.ts';
-import { amountText } from '@sprocket/core';
 import { saveNow } from '../../storage/autosave.ts';
 import { db } from '../../storage/db.ts';
 import { loadDemo } from '../../storage/demo.ts';
+import { refreshSummaries, stale } from '../../storage/summaries.ts';
+import { coreVersion, coreWorker } from '../../workers/core.ts';
 import { photosOf, putPhotos } from '../../storage/photos.ts';
 import { downloadText } from '../../ui/download.ts';
 import { Mark } from '../../ui/Mark.tsx';
 import { Problems } from '../../ui/Problems.tsx';
-import { VerdictMark } from '../../ui/Verdict.tsx';
+import { VerdictMark } from '../../sheet/Verdict.tsx';
 import { MiniBike } from '../../drawing/MiniBike.tsx';
 
 /** All builds on the bench: open, make, copy, rename, delete with undo, bring in and send out. */
@@ -32,6 +36,7 @@ export function Library() {
   const navigate = useNavigate();
   const openBuild = useApp((state) => state.build.present.build);
   const builds = useLiveQuery(() => db.builds.orderBy('updatedAt').reverse().toArray(), []);
+  const summaries = useSummaries(builds);
   const [problems, setProblems] = useState<{ file: string; list: ReadProblem[] } | null>(null);
   const [dropping, setDropping] = useState(false);
 
@@ -136,6 +141,7 @@ export function Library() {
             <BuildRow
               key={build.id}
               build={build}
+              summary={summaries.get(build.id)}
               onDelete={() => {
                 void db.builds.delete(build.id);
                 if (openBuild?.id === build.id) send(buildActions.opened(null));
@@ -175,16 +181,47 @@ function nextName(builds: readonly Build[]): string {
   }
 }
 
-function BuildRow({ build, onDelete }: { build: Build; onDelete: () => void }) {
+/** Lines of the builds, as last worked out; those that are stale are worked out anew in the worker. */
+function useSummaries(builds: readonly Build[] | undefined): ReadonlyMap<string, BuildSummary> {
+  const own = useApp((state) => state.shelf.own);
   const shelf = useShelf();
+  const lines = useLiveQuery(() => db.summaries.toArray(), []);
+  useEffect(() => {
+    if (!builds || !lines) return;
+    const todo = stale(builds, new Map(lines.map((l) => [l.id, l])), own, coreVersion);
+    if (todo.length === 0) return;
+    let wanted = true;
+    void refreshSummaries(
+      todo,
+      shelf,
+      own,
+      coreVersion,
+      (build, parts) => coreWorker().summary(build, parts),
+      () => wanted,
+    );
+    return () => {
+      wanted = false;
+    };
+    // Each line kept brings the list round again; only builds and parts make work.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [builds, own, lines === undefined]);
+  return useMemo(() => new Map((lines ?? []).map((l) => [l.id, l.summary])), [lines]);
+}
+
+function BuildRow({
+  build,
+  summary,
+  onDelete,
+}: {
+  build: Build;
+  summary: BuildSummary | undefined;
+  onDelete: () => void;
+}) {
   const send = useSend();
   const units = useUnits();
   const navigate = useNavigate();
-  const plan = useMemo(() => planBuild(build, shelf), [build, shelf]);
   const [naming, setNaming] = useState(false);
   const [nameNext, setNameNext] = useState(false);
-  const range = plan.figures.find((f) => f.id === 'range');
-  const worst = plan.findings[0];
 
   const change = async (changes: Partial<Build>): Promise<void> => {
     const next = { ...build, ...changes, updatedAt: new Date().toISOString() };
@@ -205,28 +242,33 @@ function BuildRow({ build, onDelete }: { build: Build; onDelete: () => void }) {
     });
   };
   return (
-    <li className={`build-row edge-${plan.verdict}`}>
-      <Link to={`/build/${build.id}/${plan.chosen.kit ? 'drive' : 'brief'}`} className="build-open">
-        <MiniBike plan={plan} />
+    <li className={`build-row edge-${summary?.verdict ?? 'measure'}`} aria-busy={summary === undefined}>
+      <Link to={`/build/${build.id}/${build.choice.kitId ? 'drive' : 'brief'}`} className="build-open">
+        {summary ? <MiniBike drawing={summary.drawing} /> : <span className="mini" />}
         <span className="build-words">
           <span className="build-title">
             <strong>{build.name}</strong> <span className="quiet">variant {build.variant}</span>
           </span>
           <span className="quiet">
-            {vehicleKindWords[build.donor.kind]} · {plan.chosen.kit?.name ?? 'no kit yet'} ·{' '}
-            {plan.chosen.pack?.name ?? 'no pack yet'}
+            {vehicleKindWords[build.donor.kind]} · {summary?.kitName ?? 'no kit yet'} ·{' '}
+            {summary?.packName ?? 'no pack yet'}
           </span>
           <span className="build-worst">
-            <VerdictMark verdict={plan.verdict} />{' '}
-            <span>{worst && worst.verdict !== 'fits' ? worst.title : 'everything measured fits'}</span>
+            {summary ? (
+              <>
+                <VerdictMark verdict={summary.verdict} /> <span>{summary.worst ?? 'everything measured fits'}</span>
+              </>
+            ) : (
+              <span className="quiet">being worked out…</span>
+            )}
           </span>
         </span>
         <span className="build-figures num">
-          {range?.band ? (
+          {summary?.rangeM ? (
             <>
               <strong>
-                {Math.round(range.band.low.si / (units === 'metric' ? 1000 : 1609.344))}–
-                {amountText(range.band.high, units)}
+                {showAmount(amount(summary.rangeM.low, 'way', 0), units).number}–
+                {amountText(amount(summary.rangeM.high, 'way', 0), units)}
               </strong>
               <span className="quiet">range</span>
             </>

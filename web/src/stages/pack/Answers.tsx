@@ -1,9 +1,9 @@
-import { amount, AMPLE, fixingWords, packPlaceWords, type PackPlacement, type Placement } from '@sprocket/core';
-import { usePlan } from '../../app/PlanProvider.tsx';
+import { amount, AMPLE, fixingWords, packPlaceWords, type SaidPlacement, type Placement } from '@sprocket/core';
+import { usePlan } from '../../sheet/PlanProvider.tsx';
 import { useUnits } from '../../app/store.ts';
 import type { Spot } from '../../drawing/PackOverlay.tsx';
 import { Say, Show } from '../../ui/Show.tsx';
-import { VerdictMark } from '../../ui/Verdict.tsx';
+import { VerdictMark } from '../../sheet/Verdict.tsx';
 
 interface AnswersProps {
   byHand: boolean;
@@ -15,7 +15,7 @@ const spotOf = (p: Placement): Spot => ({ place: p.place, alongM: p.alongM, turn
 /** Every way the chosen pack can lie, best first, each with its gap, what sets it, and what would let it in. */
 export function Answers({ byHand, onPut }: AnswersProps) {
   const plan = usePlan();
-  const { pack } = plan.layout;
+  const { pack } = plan.pack.layout;
   if (!pack) return null;
   return (
     <section className="answers" aria-labelledby="answers-title">
@@ -42,7 +42,7 @@ export function Answers({ byHand, onPut }: AnswersProps) {
   );
 }
 
-function Answer({ answer, taken, onPut }: { answer: PackPlacement; taken: boolean; onPut: AnswersProps['onPut'] }) {
+function Answer({ answer, taken, onPut }: { answer: SaidPlacement; taken: boolean; onPut: AnswersProps['onPut'] }) {
   const units = useUnits();
   const { finding, lies, clearanceM, bandM, others } = answer;
   return (

@@ -20,7 +20,7 @@ import {
 import { getNonce } from 'get-nonce';
 import { useMemo, useState } from 'react';
 import { createPortal } from 'react-dom';
-import { usePlan } from '../../app/PlanProvider.tsx';
+import { usePlan } from '../../sheet/PlanProvider.tsx';
 import { useBuild } from '../../app/store.ts';
 import { downloadText } from '../../ui/download.ts';
 
@@ -36,7 +36,8 @@ export function MakeSheet() {
   const plan = usePlan();
   const build = useBuild();
   const { pack } = plan.chosen;
-  const { layout, drawing } = plan;
+  const { drawing } = plan;
+  const { layout } = plan.pack;
   const [scale, setScale] = useState<PrintScale>(10);
   const [paper, setPaper] = useState<Paper>('a4');
   const [shown, setShown] = useState<string>('template');

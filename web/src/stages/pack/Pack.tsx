@@ -2,17 +2,17 @@ import { Button } from '@mantine/core';
 import { amount, amountText, AMPLE, packPlaceWords, type BuildPlan, type PackCandidate } from '@sprocket/core';
 import { Link, useParams } from 'react-router';
 import { buildActions } from '../../app/buildSlice.ts';
-import { usePlan } from '../../app/PlanProvider.tsx';
+import { usePlan } from '../../sheet/PlanProvider.tsx';
 import { useApp, useBuild, useSend, useUnits } from '../../app/store.ts';
 import { uiActions, type PackView } from '../../app/uiSlice.ts';
 import { MiniBike } from '../../drawing/MiniBike.tsx';
 import { PackBoard } from '../../drawing/PackBoard.tsx';
 import type { Spot } from '../../drawing/PackOverlay.tsx';
-import { FindingLine, FindingList } from '../../ui/FindingList.tsx';
-import { OrderMark } from '../../ui/OrderMark.tsx';
+import { FindingLine, FindingList } from '../../sheet/FindingList.tsx';
+import { OrderMark } from '../../sheet/OrderMark.tsx';
 import { Say, Show } from '../../ui/Show.tsx';
-import { StageHead } from '../../ui/StageHead.tsx';
-import { VerdictMark } from '../../ui/Verdict.tsx';
+import { StageHead } from '../../sheet/StageHead.tsx';
+import { VerdictMark } from '../../sheet/Verdict.tsx';
 import { useKeepOwn, useScrollToHash } from '../drive/Drive.tsx';
 import { Answers } from './Answers.tsx';
 import { MakeSheet } from './MakeSheet.tsx';
@@ -32,10 +32,10 @@ export function PackStage() {
   const plan = usePlan();
   const build = useBuild();
   const send = useSend();
-  useScrollToHash();
+  useScrollToHash(plan.judged);
   const view = useApp((state) => state.ui.packView);
   const { pack } = plan.chosen;
-  const { pack: laid } = plan.layout;
+  const { pack: laid } = plan.pack.layout;
   const put = (spot: Spot | null): void => {
     send(
       buildActions.chose({
@@ -93,14 +93,14 @@ function PackPlaces({ plan, put, byHand }: { plan: BuildPlan; put: (spot: Spot |
   const send = useSend();
   const keepOwn = useKeepOwn();
   const { buildId = '' } = useParams();
-  const most = Math.max(plan.neededRangeM * 1.3, ...plan.packs.map((p) => p.rangeM ?? 0));
+  const most = Math.max(plan.brief.neededRangeM * 1.3, ...plan.packs.map((p) => p.rangeM ?? 0));
   return (
     <>
       <Answers byHand={byHand} onPut={put} />
-      {pack ? <OrderMark part={pack.id} name={pack.name} holding={plan.holdingBack.pack} /> : null}
+      {pack ? <OrderMark part={pack.id} name={pack.name} holding={plan.pack.holdingBack} /> : null}
       <FindingList
         title={pack ? `${pack.name} in this build` : 'In this build'}
-        findings={plan.findings.filter((f) => f.area === 'pack')}
+        findings={plan.findings.filter((f) => f.stage === 'pack')}
       />
       <section aria-labelledby="pack-all">
         <div className="section-head">
@@ -110,7 +110,8 @@ function PackPlaces({ plan, put, byHand }: { plan: BuildPlan; put: (spot: Spot |
             <Link to={`/build/${buildId}/shelf`}>add your own</Link>
           </span>
         </div>
-        <ul className="candidates">
+        {plan.judged ? null : <p className="quiet">Laying every pack of the shelf in this frame…</p>}
+        <ul className="candidates" aria-busy={!plan.judged}>
           {plan.packs.map((p) => (
             <PackCard
               key={p.pack.id}
@@ -159,7 +160,7 @@ function PackCard({
         {packPlaceWords[candidate.place]} · {chemistryWords[pack.chemistry]}
       </p>
       <div className="pack-body-row">
-        <MiniBike plan={plan} outline={placement.outline} verdict={verdict} />
+        <MiniBike drawing={plan.drawing} outline={placement.outline} verdict={verdict} />
         <dl className="facts facts-column">
           <div>
             <dt>energy</dt>
@@ -211,8 +212,8 @@ function PackCard({
             <line x1="0" x2="200" y1="7" y2="7" className="band-axis" />
             <line x1="0" x2={(candidate.rangeM / most) * 200} y1="7" y2="7" className="range-bar" />
             <line
-              x1={(plan.neededRangeM / most) * 200}
-              x2={(plan.neededRangeM / most) * 200}
+              x1={(plan.brief.neededRangeM / most) * 200}
+              x2={(plan.brief.neededRangeM / most) * 200}
               y1="0"
               y2="14"
               className="band-need"

@@ -2,14 +2,14 @@ import { Button, NativeSelect, TextInput } from '@mantine/core';
 import { amount, type LimitLine } from '@sprocket/core';
 import { useState } from 'react';
 import { buildActions } from '../../app/buildSlice.ts';
-import { usePlan } from '../../app/PlanProvider.tsx';
+import { usePlan } from '../../sheet/PlanProvider.tsx';
 import { useBuild, useSend } from '../../app/store.ts';
 import { AmountField } from '../../ui/AmountField.tsx';
 import { Show } from '../../ui/Show.tsx';
 
 /** Where the weight stands: on each wheel, against each limit, and what it does to handling. */
 export function WeightSheet() {
-  const { balance } = usePlan().layout;
+  const { balance } = usePlan().pack.layout;
   const { before, now } = balance;
   const rows: { label: string; was: React.ReactNode; is: React.ReactNode }[] = [
     ...balance.perWheel.map((w) => ({
@@ -121,7 +121,7 @@ function Limit({ line }: { line: LimitLine }) {
 /** The vehicle's own weight: frozen as it was, added, removed, against the target. */
 function Budget() {
   const plan = usePlan();
-  const { budget } = plan.layout;
+  const { budget } = plan.pack.layout;
   const { weights, donor } = useBuild();
   const send = useSend();
   const [name, setName] = useState('');

@@ -12,7 +12,7 @@ import {
 } from '@sprocket/core';
 import { useState } from 'react';
 import { buildActions } from '../../app/buildSlice.ts';
-import { usePlan } from '../../app/PlanProvider.tsx';
+import { usePlan } from '../../sheet/PlanProvider.tsx';
 import { useBuild, useSend } from '../../app/store.ts';
 import { Show } from '../../ui/Show.tsx';
 
@@ -23,7 +23,7 @@ export function WheelSheet() {
   const send = useSend();
   const g = plan.drawing.geometry;
   const { newWheels } = build.choice;
-  const change = plan.layout.wheels ?? wheelChange(build.donor, g, g.rearTyre, g.frontTyre);
+  const change = plan.pack.layout.wheels ?? wheelChange(build.donor, g, g.rearTyre, g.frontTyre);
   const choose = (end: 'rear' | 'front', tyre: TyreSize | null): void => {
     send(buildActions.chose({ field: `choice.newWheels.${end}`, value: { newWheels: { ...newWheels, [end]: tyre } } }));
   };

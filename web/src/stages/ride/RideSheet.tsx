@@ -1,10 +1,10 @@
 import { rideSheet } from '@sprocket/core';
 import { useDeferredValue, useMemo } from 'react';
-import { usePlan, useShelf } from '../../app/PlanProvider.tsx';
-import { useSpread } from '../../app/SpreadProvider.tsx';
+import { usePlan, usePlanContext } from '../../sheet/PlanProvider.tsx';
+import { useSpread } from '../../sheet/SpreadProvider.tsx';
 import { useBuild } from '../../app/store.ts';
 import { Say } from '../../ui/Show.tsx';
-import { StageHead } from '../../ui/StageHead.tsx';
+import { StageHead } from '../../sheet/StageHead.tsx';
 import { Cursor } from './Cursor.tsx';
 import { EnergyAccount } from './EnergyAccount.tsx';
 import { Hills, Life, Scenarios } from './RideTables.tsx';
@@ -15,10 +15,9 @@ import { SpreadCard } from './SpreadCard.tsx';
 export function RideStage() {
   const { spread, progress, stopped, stop, again } = useSpread();
   const build = useBuild();
-  const shelf = useShelf();
   // The sheet follows an edit when there is time for it; the tally comes first.
-  const settled = useDeferredValue(build);
-  const sheet = useMemo(() => rideSheet(settled, shelf), [settled, shelf]);
+  const settled = useDeferredValue(usePlanContext());
+  const sheet = useMemo(() => rideSheet(settled), [settled]);
   const plan = usePlan();
   return (
     <>

@@ -1,14 +1,12 @@
 import { amount, sizeBackwards } from '@sprocket/core';
 import { useMemo } from 'react';
-import { useShelf } from '../../app/PlanProvider.tsx';
-import { useBuild } from '../../app/store.ts';
+import { usePlanContext } from '../../sheet/PlanProvider.tsx';
 import { Say, Show } from '../../ui/Show.tsx';
 
 /** Backwards: what the brief asks of motor, pack and gearing, and what on the shelf meets it. */
 export function Sizing() {
-  const build = useBuild();
-  const shelf = useShelf();
-  const sizing = useMemo(() => sizeBackwards(build, shelf), [build, shelf]);
+  const context = usePlanContext();
+  const sizing = useMemo(() => sizeBackwards(context), [context]);
   if (!sizing) return null;
   return (
     <section className="card" aria-labelledby="ride-sizing">

@@ -8,10 +8,10 @@ import {
 } from '@sprocket/core';
 import { useMemo } from 'react';
 import { buildActions } from '../../app/buildSlice.ts';
-import { usePlan, useShelf } from '../../app/PlanProvider.tsx';
+import { usePlan, useShelf } from '../../sheet/PlanProvider.tsx';
 import { useBuild, useSend } from '../../app/store.ts';
-import { StageHead } from '../../ui/StageHead.tsx';
-import { VerdictMark } from '../../ui/Verdict.tsx';
+import { StageHead } from '../../sheet/StageHead.tsx';
+import { VerdictMark } from '../../sheet/Verdict.tsx';
 import { Laws } from './Laws.tsx';
 import { useScrollToHash } from '../drive/Drive.tsx';
 

@@ -1,20 +1,10 @@
 import { Button, NativeSelect, Switch, TextInput } from '@mantine/core';
-import {
-  clusterSchema,
-  kitSchema,
-  packSchema,
-  parseTeeth,
-  problemsOf,
-  ringSchema,
-  type Pack,
-  type Part,
-} from '@sprocket/core';
+import { parseTeeth, partSchemas, problemsOf, type Pack, type Part } from '@sprocket/core';
 import { useState } from 'react';
 import { AmountField } from '../../ui/AmountField.tsx';
 import { OutlineEditor } from './OutlineEditor.tsx';
 import { partFields, type PartField } from './partFields.ts';
 
-const schemas = { kit: kitSchema, pack: packSchema, ring: ringSchema, cluster: clusterSchema };
 type Sheet = Record<string, unknown>;
 
 function readAt(value: unknown, path: string): unknown {
@@ -51,7 +41,7 @@ export function PartForm({
     (f) => !(f.path.startsWith('hub.') && !('hub' in part)) && !(f.path.startsWith('mid.') && !('mid' in part)),
   );
   const keep = (): void => {
-    const parsed = schemas[part.kind].safeParse(sheet);
+    const parsed = partSchemas[part.kind].safeParse(sheet);
     if (parsed.success) onKeep(parsed.data);
     else setFaults(Object.fromEntries(problemsOf(parsed.error).map((p) => [p.path, p.message])));
   };
@@ -114,7 +104,7 @@ function Field({
     field.type === 'beads' && Array.isArray(value)
       ? value.map((b: number) => Math.round(b * 1000)).join(', ')
       : Array.isArray(value)
-        ? value.join('-')
+        ? value.join(field.type === 'numbers' ? ' ' : '-')
         : value === undefined
           ? ''
           : String(value),
@@ -174,6 +164,13 @@ function Field({
                   .split(/[\s,;]+/)
                   .filter((t) => t !== '')
                   .map((t) => Number(t) / 1000),
+          );
+        } else if (field.type === 'numbers') {
+          onSet(
+            next
+              .split(/[\s;]+/)
+              .filter((t) => t !== '')
+              .map((t) => Number(t.replace(',', '.'))),
           );
         } else onSet(next);
       }}

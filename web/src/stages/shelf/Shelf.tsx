@@ -1,24 +1,60 @@
 import { Button, NativeSelect } from '@mantine/core';
 import { notifications } from '@mantine/notifications';
-import { driveFamilyWords, starterShelf, type Part, type PartKind } from '@sprocket/core';
+import { driveFamilyWords, partKinds, starterShelf, type Part, type PartKind } from '@sprocket/core';
 import { useState } from 'react';
 import { buildActions } from '../../app/buildSlice.ts';
-import { useShelf } from '../../app/PlanProvider.tsx';
+import { useShelf } from '../../sheet/PlanProvider.tsx';
 import { shelfActions } from '../../app/shelfSlice.ts';
 import { useApp, useBuild, useSend } from '../../app/store.ts';
 import { db } from '../../storage/db.ts';
-import { StageHead } from '../../ui/StageHead.tsx';
+import { StageHead } from '../../sheet/StageHead.tsx';
 import { PartForm } from './PartForm.tsx';
 
-const kindWords: Record<PartKind, string> = { kit: 'Kits', pack: 'Packs', ring: 'Rings', cluster: 'Cogs' };
-const kinds = ['kit', 'pack', 'ring', 'cluster'] as const;
+/** Kinds of part, as the shelf's pills name them. */
+const kindWords: Record<PartKind, string> = {
+  kit: 'Kits',
+  pack: 'Packs',
+  ring: 'Rings',
+  cluster: 'Cogs',
+  hubGear: 'Hub gears',
+  rim: 'Rims',
+  fitting: 'Fittings',
+  consumable: 'Used up',
+  tool: 'Tools',
+  service: 'Services',
+  cable: 'Cable',
+  fuse: 'Fuses',
+  plug: 'Plugs',
+};
 
+/** What tells one part from another of its kind, in a line. */
 function partLine(part: Part): string {
-  if (part.kind === 'kit') return `${driveFamilyWords[part.family]} · ${part.nominalVolts} V · ${part.ratedW} W`;
-  if (part.kind === 'pack')
-    return `${part.chemistry.toUpperCase()} ${part.series}s${part.parallel}p · ${Math.round(part.outline.lengthM * 1000)} × ${Math.round(part.outline.heightM * 1000)} mm`;
-  if (part.kind === 'ring') return `${part.teeth} teeth · ${part.mount}`;
-  return `${part.mount} · ${part.cogs.join('-')}`;
+  switch (part.kind) {
+    case 'kit':
+      return `${driveFamilyWords[part.family]} · ${part.nominalVolts} V · ${part.ratedW} W`;
+    case 'pack':
+      return `${part.chemistry.toUpperCase()} ${part.series}s${part.parallel}p · ${Math.round(part.outline.lengthM * 1000)} × ${Math.round(part.outline.heightM * 1000)} mm`;
+    case 'ring':
+      return `${part.teeth} teeth · ${part.mount}`;
+    case 'cluster':
+      return `${part.mount} · ${part.cogs.join('-')}`;
+    case 'hubGear':
+      return `${part.ratios.length} gears · ${part.ratios[0]} to ${part.ratios.at(-1)}`;
+    case 'rim':
+      return `${Math.round(part.innerM * 1000)}-${Math.round(part.beadM * 1000)} · ${part.holes} holes`;
+    case 'consumable':
+      return `${part.amount} ${part.unit}`;
+    case 'cable':
+      return `${part.mm2} mm² · ${part.amps} A · a metre`;
+    case 'fuse':
+      return `${part.amps} A · ${part.volts} V`;
+    case 'plug':
+      return `${part.poles} poles · ${part.amps} A · head ${Math.round(part.headM * 1000)} mm`;
+    case 'fitting':
+    case 'tool':
+    case 'service':
+      return part.note;
+  }
 }
 
 /** The shelf: parts to choose from, and the person's own, made by changing a copy. */
@@ -29,9 +65,7 @@ export function ShelfStage() {
   const send = useSend();
   const [kind, setKind] = useState<PartKind>('kit');
   const [editing, setEditing] = useState<Part | null>(null);
-  const parts: readonly Part[] = { kit: shelf.kit, pack: shelf.pack, ring: shelf.ring, cluster: shelf.cluster }[
-    kind
-  ];
+  const parts: readonly Part[] = shelf[kind];
   const [from, setFrom] = useState('');
 
   const begin = (part: Part, copy: boolean): void => {
@@ -77,16 +111,12 @@ export function ShelfStage() {
       <StageHead title="Shelf">
         Parts to choose from:{' '}
         <strong className="marked">
-          {starterShelf.kit.length +
-            starterShelf.pack.length +
-            starterShelf.ring.length +
-            starterShelf.cluster.length}{' '}
-          that came with the app
+          {partKinds.reduce((sum, k) => sum + starterShelf[k].length, 0)} that came with the app
         </strong>
         , {own.length} of your own
       </StageHead>
       <div className="pills shelf-kinds" role="group" aria-label="Kind of part">
-        {kinds.map((k) => (
+        {partKinds.map((k) => (
           <button
             key={k}
             type="button"

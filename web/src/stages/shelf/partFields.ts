@@ -6,7 +6,7 @@ export interface PartField {
   label: string;
   dimension?: Dimension;
   digits?: number;
-  type?: 'text' | 'number' | 'teeth' | 'switch' | 'beads';
+  type?: 'text' | 'number' | 'teeth' | 'switch' | 'beads' | 'numbers';
   options?: readonly string[];
 }
 
@@ -76,5 +76,51 @@ export const partFields: Record<PartKind, PartField[]> = {
     ...common,
     { path: 'cogs', label: 'Cogs, teeth', type: 'teeth' },
     { path: 'mount', label: 'Goes on as', options: ['freewheel', 'cassette'] },
+  ],
+  hubGear: [
+    ...common,
+    { path: 'ratios', label: 'Internal ratios, lowest first', type: 'numbers' },
+    { path: 'efficiency', label: 'Efficiency', type: 'number' },
+    { path: 'leastRatio', label: 'Least ring ÷ cog', type: 'number' },
+    { path: 'mostTorqueNm', label: 'Bears at its input', dimension: 'torque' },
+    { path: 'cog', label: 'Cog supplied, teeth', type: 'number' },
+  ],
+  rim: [
+    ...common,
+    { path: 'beadM', label: 'Bead seat', dimension: 'size' },
+    { path: 'innerM', label: 'Width inside', dimension: 'size' },
+    { path: 'holes', label: 'Holes', type: 'number' },
+    { path: 'erdM', label: 'Effective diameter', dimension: 'size' },
+  ],
+  fitting: [
+    ...common,
+    { path: 'thicknessM', label: 'Takes up of an axle', dimension: 'size', digits: 2 },
+    { path: 'boreM', label: 'Bore', dimension: 'size' },
+    { path: 'note', label: 'Note', type: 'text' },
+  ],
+  consumable: [
+    ...common,
+    { path: 'unit', label: 'Counted in', options: ['piece', 'm', 'g', 'ml'] },
+    { path: 'amount', label: 'How much in one', type: 'number' },
+  ],
+  tool: [...common, { path: 'hire', label: 'A day’s hire', dimension: 'money', digits: 0 }],
+  service: [...common, { path: 'note', label: 'What is done', type: 'text' }],
+  cable: [
+    ...common,
+    { path: 'mm2', label: 'Copper, mm²', type: 'number' },
+    { path: 'amps', label: 'Bears', dimension: 'current' },
+  ],
+  fuse: [
+    ...common,
+    { path: 'amps', label: 'Blows above', dimension: 'current' },
+    { path: 'volts', label: 'Breaks up to', dimension: 'voltage' },
+  ],
+  plug: [
+    ...common,
+    { path: 'family', label: 'Family', type: 'text' },
+    { path: 'poles', label: 'Poles', type: 'number' },
+    { path: 'amps', label: 'Bears', dimension: 'current' },
+    { path: 'volts', label: 'Up to', dimension: 'voltage' },
+    { path: 'headM', label: 'Head across', dimension: 'size' },
   ],
 };

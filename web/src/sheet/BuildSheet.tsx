@@ -2,14 +2,14 @@ import { readBuild } from '@sprocket/core';
 import { useEffect, useState } from 'react';
 import { Link, Outlet, useNavigation, useParams } from 'react-router';
 import { db, writeSetting } from '../storage/db.ts';
-import { buildActions } from './buildSlice.ts';
+import { buildActions } from '../app/buildSlice.ts';
 import { Explain } from './Explain.tsx';
 import { Finder } from './Finder.tsx';
 import { KeySheet } from './KeySheet.tsx';
 import { PlanProvider, usePlanState } from './PlanProvider.tsx';
 import { Rail } from './Rail.tsx';
 import { SpreadProvider } from './SpreadProvider.tsx';
-import { useApp, useSend } from './store.ts';
+import { useApp, useSend } from '../app/store.ts';
 import { Tally } from './Tally.tsx';
 import { useSheetKeys } from './useSheetKeys.ts';
 

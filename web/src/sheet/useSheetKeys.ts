@@ -1,8 +1,8 @@
 import { useHotkeys } from '@mantine/hooks';
 import { useLocation, useNavigate, useParams } from 'react-router';
-import { stages } from './stages.ts';
-import { redo, undo, useSend } from './store.ts';
-import { uiActions } from './uiSlice.ts';
+import { stages } from '../stages/all.ts';
+import { redo, undo, useSend } from '../app/store.ts';
+import { uiActions } from '../app/uiSlice.ts';
 
 /** The sheet's keys; none acts while a field has the focus. */
 export function useSheetKeys(): void {

@@ -1,13 +1,22 @@
 import { Button, TextInput } from '@mantine/core';
-import { provenanceWords, schools, verdictEdges, type Evidence, type Finding } from '@sprocket/core';
-import { useMemo, useState } from 'react';
+import {
+  provenanceWords,
+  remedyFacts,
+  schools,
+  type Evidence,
+  type Finding,
+  type Remedy,
+  type RemedyFacts,
+} from '@sprocket/core';
+import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
+import { useWorkerAnswer } from '../workers/core.ts';
 import { Say, Show } from '../ui/Show.tsx';
-import { VerdictMark } from '../ui/Verdict.tsx';
-import { buildActions } from './buildSlice.ts';
+import { VerdictMark } from './Verdict.tsx';
+import { buildActions } from '../app/buildSlice.ts';
 import { useShelf } from './PlanProvider.tsx';
-import { useBuild, useSend } from './store.ts';
-import { uiActions } from './uiSlice.ts';
+import { useBuild, useSend } from '../app/store.ts';
+import { uiActions } from '../app/uiSlice.ts';
 
 /** What a verdict rests on, what mends it, what would change it, and the way to set it aside with a reason. */
 export function FindingSum({ finding }: { finding: Finding }) {
@@ -16,10 +25,10 @@ export function FindingSum({ finding }: { finding: Finding }) {
   const send = useSend();
   const build = useBuild();
   const shelf = useShelf();
-  const change = useMemo(
-    () =>
-      verdictEdges(build, shelf, { rule: finding.rule, subject: finding.subject ?? 'plan', verdict: finding.verdict }),
-    [build, shelf, finding.rule, finding.subject, finding.verdict],
+  const { rule, subject, verdict } = finding;
+  const change = useWorkerAnswer(
+    (worker) => worker.verdictEdges(build, shelf, { rule, subject: subject ?? 'plan', verdict }),
+    [build, shelf, rule, subject, verdict],
   );
   const goTo = (item: string): void => {
     send(uiActions.explained(null));
@@ -54,10 +63,10 @@ export function FindingSum({ finding }: { finding: Finding }) {
         <>
           <h3>{finding.verdict === 'measure' ? 'What to measure' : 'What would mend it'}</h3>
           <ul className="remedies">
-            {finding.remedies.map((remedy) => (
-              <li key={JSON.stringify(remedy.text)}>
+            {finding.remedies.map((remedy, i) => (
+              <li key={remedy.id}>
                 <Say words={remedy.text} />
-                <RemedyFacts cost={remedy.cost} minutes={remedy.minutes} tool={remedy.tool} part={remedy.part} />
+                <Facts facts={remedyFacts(remedy, shelf)} />
                 {remedy.item ? (
                   <>
                     {' '}
@@ -66,12 +75,19 @@ export function FindingSum({ finding }: { finding: Finding }) {
                     </button>
                   </>
                 ) : null}
+                {verdict === 'rework' && finding.remedies.length > 1 ? (
+                  <TakeIt finding={finding} remedy={remedy} usual={i === 0} />
+                ) : null}
               </li>
             ))}
           </ul>
         </>
       )}
-      {change.edges.length + change.otherKits.length === 0 ? null : (
+      {change === null ? (
+        <p className="quiet" aria-live="polite">
+          Trying what would change this…
+        </p>
+      ) : change.edges.length + change.otherKits.length === 0 ? null : (
         <>
           <h3>What would change this</h3>
           <ul className="edges">
@@ -103,19 +119,47 @@ export function FindingSum({ finding }: { finding: Finding }) {
   );
 }
 
-function RemedyFacts(facts: {
-  cost: number | undefined;
-  minutes: number | undefined;
-  tool: string | undefined;
-  part: string | undefined;
-}) {
+/** What a remedy takes, in a line. */
+function Facts({ facts }: { facts: RemedyFacts }) {
   const words = [
-    facts.cost ? `about ${facts.cost}` : '',
-    facts.minutes ? `${facts.minutes} min` : '',
-    facts.tool ? `with a ${facts.tool}` : '',
-    facts.part ? `to buy: ${facts.part}` : '',
+    facts.price > 0 ? `about ${facts.price}` : '',
+    facts.minutes > 0 ? `${facts.minutes} min` : '',
+    facts.tools.length > 0 ? `with ${facts.tools.join(', ').toLowerCase()}` : '',
+    facts.parts.length > 0 ? `to buy: ${facts.parts.join(', ').toLowerCase()}` : '',
   ].filter((w) => w !== '');
   return words.length === 0 ? null : <span className="quiet"> {words.join(' · ')}</span>;
+}
+
+/** Takes one of several remedies; price and worth then count it instead of the usual one. */
+function TakeIt({ finding, remedy, usual }: { finding: Finding; remedy: Remedy; usual: boolean }) {
+  const send = useSend();
+  const { rule, subject = 'plan' } = finding;
+  const fix = useBuild().fixes.find((f) => f.rule === rule && f.subject === subject);
+  const taken = fix?.remedy === remedy.id;
+  const counted = taken || (fix === undefined && usual);
+  const field = `fix.${rule}.${subject}`;
+  return (
+    <>
+      {' '}
+      <button
+        type="button"
+        className="pill pill-small"
+        aria-pressed={counted}
+        onClick={() =>
+          send(
+            taken
+              ? buildActions.remedyLeft({ field, value: { rule, subject } })
+              : buildActions.remedyTaken({
+                  field,
+                  value: { rule, subject, remedy: remedy.id, on: new Date().toISOString().slice(0, 10) },
+                }),
+          )
+        }
+      >
+        {taken ? 'taken' : counted ? 'counted as usual' : 'take this one'}
+      </button>
+    </>
+  );
 }
 
 /** Sets a finding aside with a written reason, or takes it up again. It stays visible either way. */

@@ -1,8 +1,7 @@
 import { rideJob, summariseDraws, type Spread } from '@sprocket/core';
 import { createContext, useCallback, useContext, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import { cancelSpread, rideSpread } from '../workers/spreadPool.ts';
-import { useShelf } from './PlanProvider.tsx';
-import { useBuild } from './store.ts';
+import { usePlanState } from './PlanProvider.tsx';
 
 /** Draws of a full spread, and after how many the first partial answer is shown. */
 const DRAWS = 500;
@@ -26,9 +25,8 @@ const SpreadContext = createContext<SpreadState | null>(null);
 
 /** Rides the spread of the open build in the background, anew after every edit that touches the ride. */
 export function SpreadProvider({ children }: { children: ReactNode }) {
-  const build = useBuild();
-  const shelf = useShelf();
-  const ride = useMemo(() => rideJob(build, shelf), [build, shelf]);
+  const context = usePlanState()?.context ?? null;
+  const ride = useMemo(() => (context ? rideJob(context) : null), [context]);
   const [spread, setSpread] = useState<Spread | null>(null);
   const [progress, setProgress] = useState<number | null>(null);
   const [stopped, setStopped] = useState(false);

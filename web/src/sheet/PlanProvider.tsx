@@ -1,23 +1,28 @@
 import {
-  planBuild,
+  judgeCandidates,
+  planChosen,
+  planContext,
   starterShelf,
+  wholePlan,
   withParts,
   type Build,
   type BuildPlan,
   type Candidates,
+  type PlanContext,
   type Shelf,
 } from '@sprocket/core';
 import { createContext, useContext, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
+import { useApp } from '../app/store.ts';
 import { coreWorker } from '../workers/core.ts';
-import { useApp } from './store.ts';
 
-/** The plan of the open build, and the one before the last edit. */
+/** The plan of the open build, what it was made from, and the plan before the last edit. */
 interface PlanState {
   plan: BuildPlan;
+  context: PlanContext;
   previous: BuildPlan | null;
 }
 
-const PlanContext = createContext<PlanState | null>(null);
+const Plan = createContext<PlanState | null>(null);
 
 /** The shelf the open build chooses from: the starter's, the person's own, the file's own. */
 export function useShelf() {
@@ -33,31 +38,27 @@ interface Job {
   shelf: Shelf;
 }
 
-/** Candidates as they were last judged, and the job they were judged for. */
-interface Judged extends Job {
-  parts: Candidates;
-}
-
-const candidatesOf = ({ kits, families, packs }: BuildPlan): Candidates => ({ kits, families, packs });
-
 /** Derives the plan from the build: the chosen parts' with the edit itself, every other candidate's from the worker. */
 export function PlanProvider({ children }: { children: ReactNode }) {
   const build = useApp((state) => state.build.present.build);
   const shelf = useShelf();
-  const [judged, setJudged] = useState<Judged | null>(null);
-  const parts = judged?.parts;
+  const [candidates, setCandidates] = useState<Candidates | null>(null);
   // In the same drawing as the edit, so that field and tally never disagree.
-  const quick = useMemo(
-    () => (build ? { build, plan: planBuild(build, shelf, parts) } : null),
-    // New candidates are laid over it below; they are no reason to reckon anew.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-    [build, shelf],
-  );
-  const plan = useMemo(() => (quick && parts ? { ...quick.plan, ...parts } : (quick?.plan ?? null)), [quick, parts]);
+  const quick = useMemo(() => {
+    if (!build) return null;
+    const context = planContext(build, shelf);
+    return { build, context, chosen: planChosen(context) };
+  }, [build, shelf]);
+  const plan = useMemo(() => (quick ? wholePlan(quick.build, quick.chosen, candidates) : null), [quick, candidates]);
   const [held, setHeld] = useState<(PlanState & { build: Build }) | null>(null);
   if (plan && quick && held?.plan !== plan) {
     // Changes are marked against the plan before the last edit, not before new candidates.
-    setHeld({ plan, build: quick.build, previous: held?.build === quick.build ? held.previous : (held?.plan ?? null) });
+    setHeld({
+      plan,
+      context: quick.context,
+      build: quick.build,
+      previous: held === null ? null : held.build === quick.build ? held.previous : held.plan,
+    });
   }
 
   useEffect(() => {
@@ -67,41 +68,55 @@ export function PlanProvider({ children }: { children: ReactNode }) {
   // One sum at a time in the worker; of the edits made meanwhile only the last is judged.
   const busy = useRef(false);
   const waiting = useRef<Job | null>(null);
+  const first = useRef(true);
   useEffect(() => {
-    const judge = async (first: Job): Promise<void> => {
+    const judge = async (start: Job): Promise<void> => {
       busy.current = true;
-      for (let job: Job | null = first; job;) {
-        let parts: Candidates;
+      for (let job: Job | null = start; job;) {
+        let found: Candidates;
         try {
-          parts = await coreWorker().candidates(job.build, job.shelf);
+          found = await coreWorker().candidates(job.build, job.shelf);
         } catch {
-          parts = candidatesOf(planBuild(job.build, job.shelf));
+          found = judgeCandidates(planContext(job.build, job.shelf));
         }
-        setJudged({ ...job, parts });
+        setCandidates(found);
         job = waiting.current;
         waiting.current = null;
       }
       busy.current = false;
     };
     if (!build) return;
-    const timer = setTimeout(() => {
-      if (busy.current) waiting.current = { build, shelf };
-      else void judge({ build, shelf });
-    }, WAIT);
+    const timer = setTimeout(
+      () => {
+        if (busy.current) waiting.current = { build, shelf };
+        else void judge({ build, shelf });
+      },
+      first.current ? 0 : WAIT,
+    );
+    first.current = false;
     return () => clearTimeout(timer);
   }, [build, shelf]);
 
-  return <PlanContext value={held}>{children}</PlanContext>;
+  return <Plan value={held}>{children}</Plan>;
 }
 
 /** The plan, or null until the first one is there. */
 export function usePlanState(): PlanState | null {
-  return useContext(PlanContext);
+  return useContext(Plan);
 }
 
 /** The plan; only below a screen that waits for it. */
 export function usePlan(): BuildPlan {
-  const state = useContext(PlanContext);
+  return useThere().plan;
+}
+
+/** What the plan was made from, for sheets that reckon further on it. */
+export function usePlanContext(): PlanContext {
+  return useThere().context;
+}
+
+function useThere(): PlanState {
+  const state = useContext(Plan);
   if (!state) throw new Error('no plan yet');
-  return state.plan;
+  return state;
 }

@@ -10,10 +10,10 @@ import {
 } from '@sprocket/core';
 import { useEffect, useRef, useState } from 'react';
 import { Big, Say, Show } from '../ui/Show.tsx';
-import { VerdictMark } from '../ui/Verdict.tsx';
+import { VerdictMark } from './Verdict.tsx';
 import { useSpread } from './SpreadProvider.tsx';
-import { useApp, useBuild, useSend, useUnits } from './store.ts';
-import { uiActions } from './uiSlice.ts';
+import { useApp, useBuild, useSend, useUnits } from '../app/store.ts';
+import { uiActions } from '../app/uiSlice.ts';
 
 /** How long a change stays marked, ms. */
 const MARKED_FOR = 6000;
@@ -31,7 +31,7 @@ export function Tally({ plan, previous }: TallyProps) {
   const { spread, progress } = useSpread();
   const deltas = useDeltas(plan, previous);
   const law = legalClass(build.brief.legalClass, withLaws(starterShelf.laws, build.ownLaws));
-  const guesses = plan.progress.total - plan.progress.proven;
+  const guesses = plan.donor.progress.total - plan.donor.progress.proven;
   const range = plan.figures[0];
   return (
     <aside

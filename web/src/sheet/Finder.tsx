@@ -1,11 +1,10 @@
 import { Spotlight, type SpotlightActionData } from '@mantine/spotlight';
-import { itemsFor } from '@sprocket/core';
 import { useMemo } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { usePlan } from './PlanProvider.tsx';
-import { stages } from './stages.ts';
-import { useBuild, useSend } from './store.ts';
-import { uiActions } from './uiSlice.ts';
+import { stages } from '../stages/all.ts';
+import { useBuild, useSend } from '../app/store.ts';
+import { uiActions } from '../app/uiSlice.ts';
 
 /** Finds a stage, a part, a verdict or a field by its words. */
 export function Finder() {
@@ -24,35 +23,22 @@ export function Finder() {
         keywords: ['stage'],
         onClick: go(s.id),
       })),
-      ...itemsFor(build.donor).map((item) => ({
-        id: `item-${item.id}`,
-        label: item.label,
-        description: `Field · ${item.how}`,
-        onClick: () => {
-          send(uiActions.itemLit(item.id));
-          void navigate(`/build/${buildId}/donor#${item.id}`);
-        },
-      })),
+      ...stages.flatMap((s) =>
+        (s.finds?.(build, plan) ?? []).map(({ id, label, description, path }) => ({
+          id,
+          label,
+          description,
+          onClick: go(path),
+        })),
+      ),
       ...plan.findings.map((f) => ({
         id: `finding-${f.rule}`,
         label: f.title,
         description: `Verdict · ${f.verdict}`,
         onClick: () => send(uiActions.explained({ kind: 'finding', finding: f })),
       })),
-      ...plan.kits.map((k) => ({
-        id: `kit-${k.kit.id}`,
-        label: k.kit.name,
-        description: `Kit · ${k.kit.maker}`,
-        onClick: go(`drive#${k.kit.id}`),
-      })),
-      ...plan.packs.map((p) => ({
-        id: `pack-${p.pack.id}`,
-        label: p.pack.name,
-        description: `Pack · ${p.pack.maker}`,
-        onClick: go(`pack#${p.pack.id}`),
-      })),
     ];
-  }, [navigate, buildId, send, build.donor, plan]);
+  }, [navigate, buildId, send, build, plan]);
   return (
     <Spotlight
       actions={actions}

@@ -1,10 +1,11 @@
 import {
   newBuild,
-  planBuild,
+  planChosen,
+  planContext,
   starterShelf,
   vehicleKinds,
   vehicleKindWords,
-  type BuildPlan,
+  type ChosenPlan,
   type VehicleKind,
 } from '@sprocket/core';
 import { useMemo } from 'react';
@@ -28,12 +29,11 @@ const usualPack: Record<VehicleKind, string> = {
   homeBuilt: 'hearth-36-12-lfp',
 };
 
-function planOf(kind: VehicleKind): BuildPlan {
+function planOf(kind: VehicleKind): ChosenPlan {
   const build = newBuild(kind, vehicleKindWords[kind], '2026-01-01T00:00:00.000Z');
   build.donor.kind = kind;
   build.choice.packId = usualPack[kind];
-  const packs = starterShelf.pack.filter((p) => p.id === usualPack[kind]);
-  return planBuild(build, { ...starterShelf, packs, kits: [] });
+  return planChosen(planContext(build, starterShelf));
 }
 
 /** Every kind of vehicle, drawn from common sizes with a pack where such a one usually carries it. */
@@ -60,9 +60,9 @@ export function Kinds() {
   );
 }
 
-function KindPack({ plan }: { plan: BuildPlan }) {
+function KindPack({ plan }: { plan: ChosenPlan }) {
   const { pack } = plan.drawing;
-  if (!pack || !plan.layout.pack?.taken.lies) return null;
+  if (!pack || !plan.pack.layout.pack?.taken.lies) return null;
   const d = pack.outline.map((p, i) => `${i === 0 ? 'M' : 'L'}${p.x} ${-p.y}`).join('') + 'Z';
   return <path d={d} className="pack-body" strokeWidth={0.004} />;
 }

@@ -1,11 +1,11 @@
 import { Drawer } from '@mantine/core';
-import { showAmount, whatWouldChange, type BuildPlan, type Figure, type Finding } from '@sprocket/core';
-import { useMemo } from 'react';
+import { showAmount, type BuildPlan, type Figure, type Finding } from '@sprocket/core';
 import { Big, Say, Show } from '../ui/Show.tsx';
 import { FindingSum } from './FindingSum.tsx';
+import { useWorkerAnswer } from '../workers/core.ts';
 import { usePlan, useShelf } from './PlanProvider.tsx';
-import { useApp, useBuild, useSend, useUnits } from './store.ts';
-import { uiActions } from './uiSlice.ts';
+import { useApp, useBuild, useSend, useUnits } from '../app/store.ts';
+import { uiActions } from '../app/uiSlice.ts';
 
 /** The sum behind a figure or a verdict, with this build's numbers. */
 export function Explain() {
@@ -24,7 +24,11 @@ export function Explain() {
       classNames={{ title: 'explain-title', body: 'explain' }}
       closeButtonProps={{ 'aria-label': 'Close' }}
     >
-      {figure ? <FigureSum figure={figure} /> : finding ? <FindingSum finding={finding} /> : null}
+      {figure ? (
+        <FigureSum key={figure.id} figure={figure} />
+      ) : finding ? (
+        <FindingSum key={`${finding.rule} ${finding.subject ?? ''}`} finding={finding} />
+      ) : null}
     </Drawer>
   );
 }
@@ -44,7 +48,10 @@ function FigureSum({ figure }: { figure: Figure }) {
   const build = useBuild();
   const shelf = useShelf();
   const units = useUnits();
-  const changes = useMemo(() => whatWouldChange(build, shelf, figure.id), [build, shelf, figure.id]);
+  const changes = useWorkerAnswer(
+    (worker) => worker.whatWouldChange(build, shelf, figure.id),
+    [build, shelf, figure.id],
+  );
   if (!figure.value)
     return (
       <p>
@@ -79,7 +86,11 @@ function FigureSum({ figure }: { figure: Figure }) {
           ))}
         </tbody>
       </table>
-      {changes.length === 0 ? null : (
+      {changes === null ? (
+        <p className="quiet" aria-live="polite">
+          Trying what would change it…
+        </p>
+      ) : changes.length === 0 ? null : (
         <>
           <h3>What would change it</h3>
           <table className="sum">

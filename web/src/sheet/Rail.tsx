@@ -1,16 +1,17 @@
-import { verdictWords, type BuildPlan } from '@sprocket/core';
+import { verdictWords, type BuildPlan, type StageStanding } from '@sprocket/core';
 import { Link, NavLink, useParams } from 'react-router';
 import { Mark } from '../ui/Mark.tsx';
-import { VerdictSign } from '../ui/Verdict.tsx';
-import { stages, type Stage } from './stages.ts';
-import { useApp, useBuild } from './store.ts';
+import { VerdictSign } from './Verdict.tsx';
+import { stages } from '../stages/all.ts';
+import type { Stage } from '../stages/stage.ts';
+import { useApp, useBuild } from '../app/store.ts';
 
 /** The left rail: the build, and the ten stages as links of a chain. */
 export function Rail({ plan }: { plan: BuildPlan }) {
   const build = useBuild();
   const saved = useApp((state) => state.ui.saved);
   const { buildId = '' } = useParams();
-  const done = stages.filter((stage) => stage.area && plan.stages[stage.area].verdict === 'fits').length;
+  const done = stages.filter((stage) => standingOf(stage, plan)?.verdict === 'fits').length;
   return (
     <nav className="rail" aria-label="Stages">
       <Link to="/" className="brand" aria-label="Jolly Sprocket, all builds">
@@ -46,9 +47,16 @@ export function Rail({ plan }: { plan: BuildPlan }) {
   );
 }
 
+/** How a stage stands in the plan; undefined where it is not ready or does not plan. */
+function standingOf(stage: Stage, plan: BuildPlan): StageStanding | undefined {
+  const standings: Partial<Record<Stage['id'], StageStanding>> = plan.stages;
+  return stage.screen ? standings[stage.id] : undefined;
+}
+
 function StageState({ stage, plan }: { stage: Stage; plan: BuildPlan }) {
-  if (!stage.area) return <span className="link-state link-later">not ready</span>;
-  const { verdict, counts } = plan.stages[stage.area];
+  const standing = standingOf(stage, plan);
+  if (!standing) return <span className="link-state link-later">not ready</span>;
+  const { verdict, counts } = standing;
   const total = Object.values(counts).reduce((a, b) => a + b, 0);
   const shown = total === 0 ? ('measure' as const) : verdict;
   const count = counts[shown];

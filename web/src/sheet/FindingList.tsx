@@ -1,7 +1,7 @@
 import type { Finding, Verdict } from '@sprocket/core';
 import { useSend } from '../app/store.ts';
 import { uiActions } from '../app/uiSlice.ts';
-import { Say } from './Show.tsx';
+import { Say } from '../ui/Show.tsx';
 import { VerdictMark } from './Verdict.tsx';
 
 /** Findings worst first; each opens its sum. Those that fit fold into one line until asked for. */

@@ -1,0 +1,46 @@
+import type { PayloadAction } from '@reduxjs/toolkit';
+import type { LegalClass, Order, Override, Schools, Fix } from '@sprocket/core';
+import type { BuildState, Edit } from './state.ts';
+
+/** Edits of what the builder decided: schools, overrides, remedies taken, orders, laws of one’s own. */
+export const decisionsReducers = {
+  schoolChosen(state: BuildState, action: PayloadAction<Edit<Partial<Schools>>>) {
+    if (state.build) Object.assign(state.build.schools, action.payload.value);
+  },
+  overridden(state: BuildState, action: PayloadAction<Edit<Override>>) {
+    if (!state.build) return;
+    const { rule, subject } = action.payload.value;
+    const others = state.build.overrides.filter((o) => o.rule !== rule || o.subject !== subject);
+    state.build.overrides = [...others, action.payload.value];
+  },
+  overrideClosed(state: BuildState, action: PayloadAction<Edit<Pick<Override, 'rule' | 'subject'>>>) {
+    if (!state.build) return;
+    const { rule, subject } = action.payload.value;
+    state.build.overrides = state.build.overrides.filter((o) => o.rule !== rule || o.subject !== subject);
+  },
+  ordered(state: BuildState, action: PayloadAction<Edit<{ part: string; order: Order | null }>>) {
+    if (!state.build) return;
+    const { part, order } = action.payload.value;
+    if (order === null) Reflect.deleteProperty(state.build.orders, part);
+    else state.build.orders[part] = order;
+  },
+  lawKept(state: BuildState, action: PayloadAction<Edit<LegalClass>>) {
+    if (!state.build) return;
+    const others = state.build.ownLaws.filter((law) => law.id !== action.payload.value.id);
+    state.build.ownLaws = [...others, action.payload.value];
+  },
+  lawDropped(state: BuildState, action: PayloadAction<Edit<string>>) {
+    if (state.build) state.build.ownLaws = state.build.ownLaws.filter((law) => law.id !== action.payload.value);
+  },
+  remedyTaken(state: BuildState, action: PayloadAction<Edit<Fix>>) {
+    if (!state.build) return;
+    const { rule, subject } = action.payload.value;
+    const others = state.build.fixes.filter((f) => f.rule !== rule || f.subject !== subject);
+    state.build.fixes = [...others, action.payload.value];
+  },
+  remedyLeft(state: BuildState, action: PayloadAction<Edit<Pick<Fix, 'rule' | 'subject'>>>) {
+    if (!state.build) return;
+    const { rule, subject } = action.payload.value;
+    state.build.fixes = state.build.fixes.filter((f) => f.rule !== rule || f.subject !== subject);
+  },
+};

@@ -1,0 +1,9 @@
+import type { Stage } from '../stage.ts';
+
+export const provingStage: Stage = {
+  id: 'proving',
+  label: 'Proving',
+  key: '9',
+  decides: 'Whether the finished vehicle does what the plan said, test by test',
+  screen: null,
+};

@@ -1,0 +1,9 @@
+import type { Stage } from '../stage.ts';
+
+export const wiringStage: Stage = {
+  id: 'wiring',
+  label: 'Wiring',
+  key: '6',
+  decides: 'Where each lead runs, how long it must be, which fuse guards it and how every brake lever cuts the motor',
+  screen: null,
+};
