@@ -145,11 +145,11 @@ describe('one donor in, one honest plan out', () => {
     await app.page.keyboard.down('Control');
     await app.page.keyboard.press('z');
     await app.page.keyboard.up('Control');
-    await waitForText(app.page, '[data-figure="mass"]', /95\.9/);
+    await waitForText(app.page, '[data-figure="mass"]', /96\.0/);
     await press(app.page, 'Redo');
-    await waitForText(app.page, '[data-figure="mass"]', /145\.9/);
+    await waitForText(app.page, '[data-figure="mass"]', /146\.0/);
     await press(app.page, 'Undo');
-    await waitForText(app.page, '[data-figure="mass"]', /95\.9/);
+    await waitForText(app.page, '[data-figure="mass"]', /96\.0/);
   });
 
   it('finds a field from anywhere', async () => {

@@ -77,11 +77,14 @@ export async function startApp({ demo = false, width = 1280, height = 800, dark 
   };
 }
 
-/** Goes to an address of the app and waits until it has drawn. */
+/** Goes to an address of the app and waits until it has drawn, and has judged what it shows. */
 export async function visit(app: App, path: string): Promise<void> {
   await app.page.goto(app.url + path, { waitUntil: 'load' });
   await app.page.waitForSelector('h1');
   await app.page.evaluate(() => document.fonts.ready.then(() => undefined));
+  await app.page.waitForFunction(
+    () => !document.querySelector('.candidates[aria-busy="true"], .build-row[aria-busy="true"], .wait'),
+  );
 }
 
 /** Sets what a reader's device is like: light or dark, wide or narrow. */

@@ -1,5 +1,6 @@
 import type { MiniDrawing, Point } from '@sprocket/core';
 import { curveOf, pathOf } from './frame.ts';
+import './mini.css';
 
 /** A small side view: lines only, with motor and a pack where they would sit. */
 export function MiniBike({

@@ -12,6 +12,9 @@ import { SpreadProvider } from './SpreadProvider.tsx';
 import { useApp, useSend } from '../app/store.ts';
 import { Tally } from './Tally.tsx';
 import { useSheetKeys } from './useSheetKeys.ts';
+import '../drawing/drawing.css';
+import './sheet.css';
+import './pieces.css';
 
 /** One open build: rail, stage, tally. Opens what the address names. */
 export function BuildSheet() {

@@ -21,6 +21,7 @@ import { StageHead } from '../../sheet/StageHead.tsx';
 import { RoadDrawing } from './RoadDrawing.tsx';
 import { RoadDetails } from './RoadDetails.tsx';
 import { RoadPicker } from './RoadPicker.tsx';
+import './brief.css';
 
 const mountingWords = { any: 'swings a leg over', lowStep: 'needs a low step', seated: 'needs to be seated' } as const;
 const effortNames: Record<Effort, string> = {

@@ -9,6 +9,7 @@ import { MiniBike } from '../../drawing/MiniBike.tsx';
 import { Say, Show } from '../../ui/Show.tsx';
 import { StageHead } from '../../sheet/StageHead.tsx';
 import { VerdictMark } from '../../sheet/Verdict.tsx';
+import './compare.css';
 
 /** Two donors for one brief, side by side: the other build's vehicle and parts under this build's brief. */
 export function CompareStage() {

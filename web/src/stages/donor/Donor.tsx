@@ -31,6 +31,7 @@ import { SurveyField } from './SurveyField.tsx';
 import { TwoAnswers } from './TwoAnswers.tsx';
 import { useMeasureNext, WhatNext } from './WhatNext.tsx';
 import { WorthSheet } from './WorthSheet.tsx';
+import './donor.css';
 
 /** Puts the cursor in an item's field, once it is on the page. */
 function focusItem(id: SurveyItemId): void {

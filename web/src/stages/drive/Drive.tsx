@@ -1,36 +1,22 @@
 import { Button, NativeSelect, Switch } from '@mantine/core';
-import { amount, driveFamilyWords, type DriveFamily, type KitCandidate, type Part } from '@sprocket/core';
-import { useEffect, useState } from 'react';
-import { Link, useLocation, useParams } from 'react-router';
+import { amount, driveFamilyWords, type DriveFamily, type KitCandidate } from '@sprocket/core';
+import { useState } from 'react';
+import { Link, useParams } from 'react-router';
 import { buildActions } from '../../app/buildSlice.ts';
 import { usePlan } from '../../sheet/PlanProvider.tsx';
-import { useApp, useBuild, useSend } from '../../app/store.ts';
+import { useBuild, useSend } from '../../app/store.ts';
 import { BikeDrawing } from '../../drawing/BikeDrawing.tsx';
 import { AmountField } from '../../ui/AmountField.tsx';
 import { FindingLine, FindingList } from '../../sheet/FindingList.tsx';
+import { useKeepOwn } from '../../sheet/useKeepOwn.ts';
+import { useScrollToHash } from '../../sheet/useScrollToHash.ts';
 import { OrderMark } from '../../sheet/OrderMark.tsx';
 import { Say, Show } from '../../ui/Show.tsx';
 import { StageHead } from '../../sheet/StageHead.tsx';
 import { VerdictMark } from '../../sheet/Verdict.tsx';
 import { Families } from './Families.tsx';
 import { Matrix } from './Matrix.tsx';
-
-/** Scrolls to what the address names, once it is there. */
-export function useScrollToHash(there: boolean): void {
-  const { hash } = useLocation();
-  useEffect(() => {
-    if (there && hash.length > 1) document.getElementById(hash.slice(1))?.scrollIntoView({ block: 'center' });
-  }, [hash, there]);
-}
-
-/** Keeps a copy of an own part in the build that uses it, so that its file carries it. */
-export function useKeepOwn(): (part: Part) => void {
-  const own = useApp((state) => state.shelf.own);
-  const send = useSend();
-  return (part) => {
-    if (own.some((p) => p.id === part.id)) send(buildActions.ownPartKept({ field: `own.${part.id}`, value: part }));
-  };
-}
+import './drive.css';
 
 /** Which kit drives it: every kit judged against this donor. */
 export function DriveStage() {

@@ -6,9 +6,10 @@ import { useBuild, useSend } from '../../app/store.ts';
 import { FindingList } from '../../sheet/FindingList.tsx';
 import { Show } from '../../ui/Show.tsx';
 import { StageHead } from '../../sheet/StageHead.tsx';
-import { useKeepOwn } from '../drive/Drive.tsx';
+import { useKeepOwn } from '../../sheet/useKeepOwn.ts';
 import { ChainSheet } from './ChainSheet.tsx';
 import { GearDrawing } from './GearDrawing.tsx';
+import './gearing.css';
 
 /** Which ring and cogs: what each gear does at the feet and on the hill. */
 export function GearingStage() {

@@ -11,6 +11,8 @@ import {
 import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { BikeDrawing } from '../../drawing/BikeDrawing.tsx';
+import '../../drawing/drawing.css';
+import './kinds.css';
 
 /** A pack that shows where such a vehicle usually carries one. */
 const usualPack: Record<VehicleKind, string> = {

@@ -29,6 +29,7 @@ import { Mark } from '../../ui/Mark.tsx';
 import { Problems } from '../../ui/Problems.tsx';
 import { VerdictMark } from '../../sheet/Verdict.tsx';
 import { MiniBike } from '../../drawing/MiniBike.tsx';
+import './library.css';
 
 /** All builds on the bench: open, make, copy, rename, delete with undo, bring in and send out. */
 export function Library() {

@@ -13,11 +13,13 @@ import { OrderMark } from '../../sheet/OrderMark.tsx';
 import { Say, Show } from '../../ui/Show.tsx';
 import { StageHead } from '../../sheet/StageHead.tsx';
 import { VerdictMark } from '../../sheet/Verdict.tsx';
-import { useKeepOwn, useScrollToHash } from '../drive/Drive.tsx';
+import { useKeepOwn } from '../../sheet/useKeepOwn.ts';
+import { useScrollToHash } from '../../sheet/useScrollToHash.ts';
 import { Answers } from './Answers.tsx';
 import { MakeSheet } from './MakeSheet.tsx';
 import { WeightSheet } from './WeightSheet.tsx';
 import { WheelSheet } from './WheelSheet.tsx';
+import './pack.css';
 
 const viewWords: Record<PackView, string> = {
   place: 'Where it goes',

@@ -10,6 +10,7 @@ import { EnergyAccount } from './EnergyAccount.tsx';
 import { Hills, Life, Scenarios } from './RideTables.tsx';
 import { Sizing } from './Sizing.tsx';
 import { SpreadCard } from './SpreadCard.tsx';
+import './ride.css';
 
 /** The ride sheet: the road as ridden, what holds at each point, the spread, and what could go worse. */
 export function RideStage() {

@@ -13,7 +13,8 @@ import { useBuild, useSend } from '../../app/store.ts';
 import { StageHead } from '../../sheet/StageHead.tsx';
 import { VerdictMark } from '../../sheet/Verdict.tsx';
 import { Laws } from './Laws.tsx';
-import { useScrollToHash } from '../drive/Drive.tsx';
+import { useScrollToHash } from '../../sheet/useScrollToHash.ts';
+import './schools.css';
 
 const ids = Object.keys(schools) as SchoolId[];
 

@@ -9,6 +9,7 @@ import { useApp, useBuild, useSend } from '../../app/store.ts';
 import { db } from '../../storage/db.ts';
 import { StageHead } from '../../sheet/StageHead.tsx';
 import { PartForm } from './PartForm.tsx';
+import './shelf.css';
 
 /** Kinds of part, as the shelf's pills name them. */
 const kindWords: Record<PartKind, string> = {
