@@ -5,6 +5,23 @@ import reactHooks from 'eslint-plugin-react-hooks';
 const arrow = (patterns) => ['error', { patterns }];
 const deepCore = { regex: '^(@sprocket/core/|.*core/src)', message: 'The core is entered by @sprocket/core alone.' };
 
+/** Files that may be long, each by name: lists of data and of cases, and what is one thought. */
+const LONG = [
+  '**/*.test.ts',
+  'e2e/*.ts',
+  'core/src/donor/items/*.ts',
+  'core/src/parts/shelf/*.ts',
+  'scripts/make-demo.ts',
+  'core/src/donor/geometry.ts',
+  'core/src/layout/place.ts',
+  'core/src/layout/room.ts',
+  'core/src/ride/simulate.ts',
+  'web/src/drawing/BikeDrawing.tsx',
+  'web/src/stages/brief/Brief.tsx',
+  'web/src/stages/donor/PhotoTrace.tsx',
+  'web/src/stages/donor/figures/FigureFor.tsx',
+];
+
 export default tseslint.config(
   { ignores: ['**/dist/**', '**/node_modules/**', 'docs/**'] },
   ...tseslint.configs.strict,
@@ -12,10 +29,29 @@ export default tseslint.config(
     files: ['**/*.{ts,tsx}'],
     rules: {
       '@typescript-eslint/consistent-type-imports': 'error',
+      'max-lines': ['error', { max: 300, skipBlankLines: true, skipComments: true }],
       '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_' }],
       eqeqeq: 'error',
       'no-console': 'error',
     },
+  },
+  {
+    // Rules that know the types, over all that ships.
+    files: ['*/src/**/*.{ts,tsx}'],
+    ignores: ['**/*.test.ts'],
+    languageOptions: { parserOptions: { projectService: true, tsconfigRootDir: import.meta.dirname } },
+    rules: {
+      // A promise nobody waits for loses its failure, and with it what a person entered.
+      '@typescript-eslint/no-floating-promises': 'error',
+      '@typescript-eslint/no-misused-promises': 'error',
+      '@typescript-eslint/await-thenable': 'error',
+      '@typescript-eslint/switch-exhaustiveness-check': ['error', { considerDefaultExhaustiveForUnions: true }],
+    },
+  },
+  {
+    // Data, tables of cases, and the few that are one thought too long to part.
+    files: LONG,
+    rules: { 'max-lines': 'off' },
   },
   {
     files: ['core/src/**/*.ts'],

@@ -19,7 +19,7 @@ export { type ReadProblem, parseJson, problemsOf } from './reading/problems.ts';
 export { type DriveFamily, driveFamilyWords } from './parts/kit.ts';
 export { type LegalClass, legalClass, legalClassSchema, legalClasses, withLaws } from './parts/law.ts';
 export { type Pack, type PackPlace, packPlaceWords } from './parts/pack.ts';
-export { type Part, type PartKind, type Shelf, partKinds, partSchema, partSchemas, withParts } from './parts/part.ts';
+export { type Part, type PartKind, partKinds, partSchema, partSchemas, withParts } from './parts/part.ts';
 export { starterShelf } from './parts/shelf/starterShelf.ts';
 
 // The donor and its survey
@@ -45,7 +45,8 @@ export {
 } from './donor/donor.ts';
 export { type Entry, type Provenance, isProven, provenanceWords, provenances } from './donor/entry.ts';
 export { chainLength, pointAlong } from './donor/frames/chains.ts';
-export { type Point, type Tube } from './donor/frames/frame.ts';
+export { type Tube } from './donor/frames/frame.ts';
+export { type Point } from './donor/frames/point.ts';
 export { type DimensionLine, type DonorGeometry } from './donor/geometry.ts';
 export {
   type SurveyFigure,

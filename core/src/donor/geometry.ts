@@ -5,27 +5,24 @@ import type { Donor, Survey, SurveyItemId } from './donor.ts';
 import { isProven, type Entry } from './entry.ts';
 import { recumbentFrame, tadpoleFrame } from './frames/boomFrames.ts';
 import {
-  add,
   pick,
-  scale,
-  sub,
   tube,
-  unit,
   type Basis,
   type FrameBase,
   type FrameParts,
   type InnerTriangle,
   type Picked,
-  type Point,
   type SuspensionLinks,
   type Tube,
 } from './frames/frame.ts';
+import { add, scale, sub, unit, type Point } from './frames/point.ts';
 import { freeFrame } from './frames/freeFrame.ts';
 import { boxFrame, deltaFrame, foldingFrame, stepThroughFrame } from './frames/openFrames.ts';
 import { diamondFrame, longtailFrame, suspensionFrame, tandemFrame } from './frames/triangleFrames.ts';
 import { kindTraits, type VehicleKind } from './kinds.ts';
 
-export type { Basis, InnerTriangle, Point, SuspensionLinks, Tube } from './frames/frame.ts';
+export type { Basis, InnerTriangle, SuspensionLinks, Tube } from './frames/frame.ts';
+export type { Point } from './frames/point.ts';
 
 export interface DimensionLine {
   item: SurveyItemId;

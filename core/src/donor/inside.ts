@@ -3,7 +3,7 @@ import { CALIPER_TOLERANCE, TAPE_TOLERANCE } from '../constants.ts';
 import type { CommonFrame } from './common.ts';
 import type { Survey, SurveyItemId } from './donor.ts';
 import { isProven, type Entry } from './entry.ts';
-import type { Point } from './frames/frame.ts';
+import type { Point } from './frames/point.ts';
 
 /**
  * The frame's inside from whatever was measured of it: four sides, diagonals, angles, tubes taken from

@@ -1,5 +1,5 @@
 import { lineOf, pointAlong } from '../donor/frames/chains.ts';
-import type { Point } from '../donor/frames/frame.ts';
+import type { Point } from '../donor/frames/point.ts';
 import type { DonorGeometry } from '../donor/geometry.ts';
 import { motorPlace, type Kit } from '../parts/kit.ts';
 import type { PackPlace } from '../parts/pack.ts';

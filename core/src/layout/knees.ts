@@ -1,4 +1,4 @@
-import type { Point } from '../donor/frames/frame.ts';
+import type { Point } from '../donor/frames/point.ts';
 import type { DonorGeometry } from '../donor/geometry.ts';
 
 /** Thigh and shank as shares of stature. Source: common body-segment tables, adults. */

@@ -2,7 +2,7 @@ import { expect } from 'chai';
 import fc from 'fast-check';
 import { newBuild, type Build } from '../build/build.ts';
 import { BATTERY_CLEARANCE_WANTED } from '../constants.ts';
-import type { Point } from '../donor/frames/frame.ts';
+import type { Point } from '../donor/frames/point.ts';
 import { donorGeometry } from '../donor/geometry.ts';
 import { vehicleKinds } from '../donor/kinds.ts';
 import type { Survey } from '../donor/donor.ts';

@@ -7,7 +7,7 @@ import { newBuild, type Build } from '../build/build.ts';
 import { TAPE_TOLERANCE } from '../constants.ts';
 import { commonFrame } from '../donor/common.ts';
 import type { Survey } from '../donor/donor.ts';
-import type { Point } from '../donor/frames/frame.ts';
+import type { Point } from '../donor/frames/point.ts';
 import { donorGeometry } from '../donor/geometry.ts';
 import { fitInside } from '../donor/inside.ts';
 import { vehicleKinds } from '../donor/kinds.ts';

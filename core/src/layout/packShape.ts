@@ -1,4 +1,4 @@
-import type { Point } from '../donor/frames/frame.ts';
+import type { Point } from '../donor/frames/point.ts';
 import type { Pack } from '../parts/pack.ts';
 import { convexPieces, hull, piece, swept, type Piece } from './shapes.ts';
 

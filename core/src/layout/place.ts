@@ -1,7 +1,7 @@
 import type { fixings } from '../build/choice.ts';
 import { BATTERY_CLEARANCE_WANTED } from '../constants.ts';
 import { pointAlong } from '../donor/frames/chains.ts';
-import type { Point } from '../donor/frames/frame.ts';
+import type { Point } from '../donor/frames/point.ts';
 import type { PackPlace } from '../parts/pack.ts';
 import { turned, type LoadShape } from './packShape.ts';
 import type { Mount, Obstacle, Room } from './room.ts';

@@ -1,5 +1,6 @@
 import { beside, chainLength, lineOf, pointAlong } from '../donor/frames/chains.ts';
-import { add, left, lengthOf, scale, sub, unit, type Point, type Tube } from '../donor/frames/frame.ts';
+import type { Tube } from '../donor/frames/frame.ts';
+import { add, left, lengthOf, scale, sub, unit, type Point } from '../donor/frames/point.ts';
 import type { Donor, MainTube, SurveyItemId } from '../donor/donor.ts';
 import type { DonorGeometry } from '../donor/geometry.ts';
 import { kindTraits } from '../donor/kinds.ts';

@@ -1,5 +1,5 @@
 import { quickDecomp, makeCCW, removeCollinearPoints } from 'poly-decomp-es';
-import type { Point } from '../donor/frames/frame.ts';
+import type { Point } from '../donor/frames/point.ts';
 
 /**
  * A convex shape grown by a radius: a circle is one point, a tube two, a pack's case a polygon. All room in a

@@ -1,4 +1,4 @@
-import { lengthOf, sub, type Point } from '../donor/frames/frame.ts';
+import { lengthOf, sub, type Point } from '../donor/frames/point.ts';
 import type { DonorGeometry } from '../donor/geometry.ts';
 
 /** A swinging rear end somewhere in its travel. */

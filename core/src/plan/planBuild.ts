@@ -64,11 +64,14 @@ export interface BuildPlan extends ChosenPlan, Candidates, Answers {
 /** The plan of what is chosen, one pure call over the list of stages; no other candidate is looked at. */
 export function planChosen(context: PlanContext): ChosenPlan {
   const { kit, pack } = context;
+  // Among equals the brief comes first, then the vehicle, its parts, and what the plan as a whole comes to.
+  const whole = judgeAbout('plan', context).findings;
   const findings = worstFirst([
-    ...judgeAbout('plan', context).findings,
+    ...whole.filter((f) => f.stage === 'brief'),
     ...judgeAbout('donor', context).findings,
     ...judgeAbout('kit', context).findings,
     ...judgeAbout('pack', context).findings,
+    ...whole.filter((f) => f.stage !== 'brief'),
   ]);
   const parts: Partial<StageParts> = {};
   for (const stage of planStages) {

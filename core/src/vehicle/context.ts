@@ -66,7 +66,8 @@ export class PlanContext {
   readonly taken: readonly Taking[];
   private readonly ground: Ground;
   private after: Vehicle | undefined;
-  private sums: { reckoning: Reckoning | null; band: RangeBand | null } | undefined;
+  private reckoned: Reckoning | null | undefined;
+  private spread: RangeBand | null | undefined;
   private standing: AxleLoads | undefined;
 
   private constructor(
@@ -184,25 +185,26 @@ export class PlanContext {
 
   /** What the ride models say; null without kit or pack, or where their volts forbid it. */
   get reckoning(): Reckoning | null {
-    return this.ridden().reckoning;
+    if (this.reckoned === undefined) {
+      const { kit, pack, build, road } = this;
+      this.reckoned = kit && pack && voltsSuit(kit, pack) ? reckon(build, this.asItWillBe, road) : null;
+    }
+    return this.reckoned;
   }
 
   /** The first-order band of the range; null where nothing can be ridden. */
   get band(): RangeBand | null {
-    return this.ridden().band;
-  }
-
-  private ridden(): { reckoning: Reckoning | null; band: RangeBand | null } {
-    if (!this.sums) {
-      const { kit, pack, build, road } = this;
-      const reckoning = kit && pack && voltsSuit(kit, pack) ? reckon(build, this.asItWillBe, road) : null;
-      this.sums = {
-        reckoning,
-        band: reckoning
-          ? rangeBand(reckoning, road, simulate(reckoning.system, road, { repeat: false }), build.brief.thereAndBack)
-          : null,
-      };
+    if (this.spread === undefined) {
+      const { reckoning, road } = this;
+      this.spread = reckoning
+        ? rangeBand(
+            reckoning,
+            road,
+            simulate(reckoning.system, road, { repeat: false }),
+            this.build.brief.thereAndBack,
+          )
+        : null;
     }
-    return this.sums;
+    return this.spread;
   }
 }

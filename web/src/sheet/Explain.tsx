@@ -3,7 +3,7 @@ import { showAmount, type BuildPlan, type Figure, type Finding } from '@sprocket
 import { Big, Say, Show } from '../ui/Show.tsx';
 import { FindingSum } from './FindingSum.tsx';
 import { useWorkerAnswer } from '../workers/core.ts';
-import { usePlan, useShelf } from './PlanProvider.tsx';
+import { usePlan } from './PlanProvider.tsx';
 import { useApp, useBuild, useSend, useUnits } from '../app/store.ts';
 import { uiActions } from '../app/uiSlice.ts';
 
@@ -46,11 +46,11 @@ function currentFinding(plan: BuildPlan, opened: Finding): Finding {
 
 function FigureSum({ figure }: { figure: Figure }) {
   const build = useBuild();
-  const shelf = useShelf();
+  const own = useApp((state) => state.shelf.own);
   const units = useUnits();
   const changes = useWorkerAnswer(
-    (worker) => worker.whatWouldChange(build, shelf, figure.id),
-    [build, shelf, figure.id],
+    (worker) => worker.whatWouldChange(build, own, figure.id),
+    [build, own, figure.id],
   );
   if (!figure.value)
     return (

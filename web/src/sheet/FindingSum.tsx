@@ -15,7 +15,7 @@ import { Say, Show } from '../ui/Show.tsx';
 import { VerdictMark } from './Verdict.tsx';
 import { buildActions } from '../app/buildSlice.ts';
 import { useShelf } from './PlanProvider.tsx';
-import { useBuild, useSend } from '../app/store.ts';
+import { useApp, useBuild, useSend } from '../app/store.ts';
 import { uiActions } from '../app/uiSlice.ts';
 
 /** What a verdict rests on, what mends it, what would change it, and the way to set it aside with a reason. */
@@ -25,10 +25,11 @@ export function FindingSum({ finding }: { finding: Finding }) {
   const send = useSend();
   const build = useBuild();
   const shelf = useShelf();
+  const own = useApp((state) => state.shelf.own);
   const { rule, subject, verdict } = finding;
   const change = useWorkerAnswer(
-    (worker) => worker.verdictEdges(build, shelf, { rule, subject: subject ?? 'plan', verdict }),
-    [build, shelf, rule, subject, verdict],
+    (worker) => worker.verdictEdges(build, own, { rule, subject: subject ?? 'plan', verdict }),
+    [build, own, rule, subject, verdict],
   );
   const goTo = (item: string): void => {
     send(uiActions.explained(null));

@@ -9,7 +9,7 @@ import {
   type BuildPlan,
   type Candidates,
   type PlanContext,
-  type Shelf,
+  type Part,
 } from '@sprocket/core';
 import { createContext, useContext, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import { useApp } from '../app/store.ts';
@@ -35,12 +35,13 @@ const WAIT = 260;
 
 interface Job {
   build: Build;
-  shelf: Shelf;
+  own: readonly Part[];
 }
 
 /** Derives the plan from the build: the chosen parts' with the edit itself, every other candidate's from the worker. */
 export function PlanProvider({ children }: { children: ReactNode }) {
   const build = useApp((state) => state.build.present.build);
+  const own = useApp((state) => state.shelf.own);
   const shelf = useShelf();
   const [candidates, setCandidates] = useState<Candidates | null>(null);
   // In the same drawing as the edit, so that field and tally never disagree.
@@ -75,9 +76,9 @@ export function PlanProvider({ children }: { children: ReactNode }) {
       for (let job: Job | null = start; job;) {
         let found: Candidates;
         try {
-          found = await coreWorker().candidates(job.build, job.shelf);
+          found = await coreWorker().candidates(job.build, job.own);
         } catch {
-          found = judgeCandidates(planContext(job.build, job.shelf));
+          found = judgeCandidates(planContext(job.build, withParts(starterShelf, job.own)));
         }
         setCandidates(found);
         job = waiting.current;
@@ -88,14 +89,14 @@ export function PlanProvider({ children }: { children: ReactNode }) {
     if (!build) return;
     const timer = setTimeout(
       () => {
-        if (busy.current) waiting.current = { build, shelf };
-        else void judge({ build, shelf });
+        if (busy.current) waiting.current = { build, own };
+        else void judge({ build, own });
       },
       first.current ? 0 : WAIT,
     );
     first.current = false;
     return () => clearTimeout(timer);
-  }, [build, shelf]);
+  }, [build, own]);
 
   return <Plan value={held}>{children}</Plan>;
 }

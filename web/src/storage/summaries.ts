@@ -1,4 +1,4 @@
-import type { Build, BuildSummary, Part, Shelf } from '@sprocket/core';
+import type { Build, BuildSummary, Part } from '@sprocket/core';
 import { db, type KeptSummary } from './db.ts';
 
 /** What a build's line hangs on: its last edit, the person's own parts, and the code that judges. */
@@ -26,21 +26,20 @@ export function stale(
 /**
  * Works the stale lines out, one after another, and keeps each as it comes. A build that cannot be planned is
  * passed over: the others still get theirs.
- * @param work a line from a build and the shelf, off the page
+ * @param work a line from a build and the person's own parts, off the page
  * @param wanted asked before each: false ends the round
  */
 export async function refreshSummaries(
   builds: readonly Build[],
-  shelf: Shelf,
   own: readonly Part[],
   version: string,
-  work: (build: Build, shelf: Shelf) => Promise<BuildSummary>,
+  work: (build: Build, own: readonly Part[]) => Promise<BuildSummary>,
   wanted: () => boolean = () => true,
 ): Promise<void> {
   for (const build of builds) {
     if (!wanted()) return;
     try {
-      const summary = await work(build, shelf);
+      const summary = await work(build, own);
       await db.summaries.put({ id: build.id, madeOf: madeOf(build, own, version), summary });
     } catch {
       // Its row stays as it was; the list does not wait for it.

@@ -5,34 +5,40 @@ import {
   planContext,
   readGpx,
   runDraws,
+  starterShelf,
   summaryOf,
   verdictEdges,
   whatWouldChange,
+  withParts,
   type Build,
   type BuildSummary,
   type Candidates,
   type FigureId,
   type Finding,
   type NextItem,
-  type Shelf,
+  type Part,
+  type PlanContext,
   type VerdictEdge,
   type WhatChange,
 } from '@sprocket/core';
 import { expose } from 'comlink';
 
-/** The core's longer sums, off the page. Each works its context out anew: builds come as copies. */
+/** A build comes as a copy, with the person's own parts: the starter shelf is here already. */
+const contextOf = (build: Build, own: readonly Part[]): PlanContext => planContext(build, withParts(starterShelf, own));
+
+/** The core's longer sums, off the page. */
 const api = {
   /** What was not chosen, judged: the rest of a plan is reckoned on the page. */
-  candidates: (build: Build, shelf: Shelf): Candidates => judgeCandidates(planContext(build, shelf)),
-  summary: (build: Build, shelf: Shelf): BuildSummary => summaryOf(planChosen(planContext(build, shelf))),
-  measureNext: (build: Build, shelf: Shelf): NextItem[] => measureNext(planContext(build, shelf)),
+  candidates: (build: Build, own: readonly Part[]): Candidates => judgeCandidates(contextOf(build, own)),
+  summary: (build: Build, own: readonly Part[]): BuildSummary => summaryOf(planChosen(contextOf(build, own))),
+  measureNext: (build: Build, own: readonly Part[]): NextItem[] => measureNext(contextOf(build, own)),
   verdictEdges: (
     build: Build,
-    shelf: Shelf,
+    own: readonly Part[],
     finding: Pick<Finding, 'rule' | 'subject' | 'verdict'>,
-  ): { edges: VerdictEdge[]; otherKits: string[] } => verdictEdges(planContext(build, shelf), finding),
-  whatWouldChange: (build: Build, shelf: Shelf, figure: FigureId): WhatChange[] =>
-    whatWouldChange(planContext(build, shelf), figure),
+  ): { edges: VerdictEdge[]; otherKits: string[] } => verdictEdges(contextOf(build, own), finding),
+  whatWouldChange: (build: Build, own: readonly Part[], figure: FigureId): WhatChange[] =>
+    whatWouldChange(contextOf(build, own), figure),
   readGpx,
   runDraws,
 };

@@ -1,4 +1,5 @@
-import { add, scale, steeringAxis, toward, tube, type FrameBase, type FrameParts, type Point } from './frame.ts';
+import { steeringAxis, tube, type FrameBase, type FrameParts } from './frame.ts';
+import { add, scale, toward, type Point } from './point.ts';
 
 /** A slung seat: from the nose of its base back to the top of its back. */
 function slungSeat(base: Point, backTop: Point): Point[] {

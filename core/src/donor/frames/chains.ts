@@ -1,4 +1,5 @@
-import { add, left, scale, sub, toward, unit, type Point, type Tube } from './frame.ts';
+import type { Tube } from './frame.ts';
+import { add, left, scale, sub, toward, unit, type Point } from './point.ts';
 
 /** A chain of points moved sideways by a distance, corners mitred; to the left of its run where positive. */
 export function beside(chain: readonly Point[], by: number): Point[] {

@@ -1,14 +1,9 @@
+import type { Point } from './point.ts';
 import type { InsidePolygon, Survey } from '../donor.ts';
 import type { InsideFit, TubeSizes } from '../inside.ts';
 import { isProven, type Entry } from '../entry.ts';
 import type { CommonFrame } from '../common.ts';
 import type { VehicleKind } from '../kinds.ts';
-
-/** A point in the side view, m: x forward from the rear axle, y up from the ground. */
-export interface Point {
-  x: number;
-  y: number;
-}
 
 /** How sure a drawn figure is. */
 export type Basis = 'measured' | 'assumed';
@@ -111,20 +106,6 @@ export interface FrameParts {
   ownBars?: boolean;
   barStyle?: 'drop' | 'upright' | 'flat';
   problem?: string;
-}
-
-export const add = (a: Point, b: Point): Point => ({ x: a.x + b.x, y: a.y + b.y });
-export const sub = (a: Point, b: Point): Point => ({ x: a.x - b.x, y: a.y - b.y });
-export const scale = (a: Point, k: number): Point => ({ x: a.x * k, y: a.y * k });
-export const lengthOf = (a: Point): number => Math.hypot(a.x, a.y);
-export const unit = (a: Point): Point => scale(a, 1 / (lengthOf(a) || 1));
-export const left = (a: Point): Point => ({ x: -a.y, y: a.x });
-export const toward = (a: Point, b: Point, share: number): Point => add(a, scale(sub(b, a), share));
-
-export function rotate(a: Point, by: number): Point {
-  const c = Math.cos(by);
-  const s = Math.sin(by);
-  return { x: a.x * c - a.y * s, y: a.x * s + a.y * c };
 }
 
 /** Shorthand for a tube. */

@@ -1,5 +1,6 @@
 import type { FreeFrame } from '../donor.ts';
-import { add, scale, steeringAxis, tube, type FrameBase, type FrameParts } from './frame.ts';
+import { steeringAxis, tube, type FrameBase, type FrameParts } from './frame.ts';
+import { add, scale } from './point.ts';
 
 /**
  * A home-built vehicle from its own corners and tubes. Without any, a bare beam from bracket to head

@@ -1,14 +1,5 @@
-import {
-  add,
-  scale,
-  steeringAxis,
-  toward,
-  tube,
-  type FrameBase,
-  type FrameParts,
-  type Point,
-  type Tube,
-} from './frame.ts';
+import { steeringAxis, tube, type FrameBase, type FrameParts, type Tube } from './frame.ts';
+import { add, scale, toward, type Point } from './point.ts';
 import { bowed } from './chains.ts';
 
 const up = (b: FrameBase, share: number): Point => add(b.bracket, scale(b.seatDir, b.seatTubeM * share));

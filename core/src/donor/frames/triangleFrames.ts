@@ -2,21 +2,8 @@ import type { SurveyItemId } from '../donor.ts';
 import { isProven } from '../entry.ts';
 import { fitInside } from '../inside.ts';
 import { beside, bowed } from './chains.ts';
-import {
-  add,
-  left,
-  lengthOf,
-  scale,
-  sub,
-  toward,
-  tube,
-  unit,
-  type Basis,
-  type FrameBase,
-  type FrameParts,
-  type InnerTriangle,
-  type Point,
-} from './frame.ts';
+import { tube, type Basis, type FrameBase, type FrameParts, type InnerTriangle } from './frame.ts';
+import { add, left, lengthOf, scale, sub, toward, unit, type Point } from './point.ts';
 
 interface Inside {
   triangle: InnerTriangle;

@@ -1,6 +1,5 @@
 import { surveyItem, type NextItem } from '@sprocket/core';
-import { useShelf } from '../../sheet/PlanProvider.tsx';
-import { useBuild } from '../../app/store.ts';
+import { useApp, useBuild } from '../../app/store.ts';
 import { useWorkerAnswer } from '../../workers/core.ts';
 import { SurveyField } from './SurveyField.tsx';
 
@@ -12,8 +11,8 @@ const SHOWN = 7;
 /** Unmeasured items by how much they could change, worked out in the worker; null while the first is under way. */
 export function useMeasureNext(): NextItem[] | null {
   const build = useBuild();
-  const shelf = useShelf();
-  return useWorkerAnswer((worker) => worker.measureNext(build, shelf), [build, shelf], WAIT);
+  const own = useApp((state) => state.shelf.own);
+  return useWorkerAnswer((worker) => worker.measureNext(build, own), [build, own], WAIT);
 }
 
 /** What to measure next: what could change most for the kits still possible comes first. */
