@@ -1,3 +1,4 @@
+import { runs } from '../../test/runs.ts';
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { readFileSync } from 'node:fs';
@@ -80,7 +81,7 @@ describe('the rules as a whole', () => {
               expect(was.get(f.rule), `${k.kit.id} ${f.rule}`).to.equal('fits');
         }
       }),
-      { numRuns: 25 },
+      { numRuns: runs(6, 80) },
     );
   });
 });

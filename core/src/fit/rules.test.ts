@@ -1,3 +1,4 @@
+import { runs } from '../../test/runs.ts';
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { newBuild, type Build } from '../build/build.ts';
@@ -412,7 +413,7 @@ describe('fit rules, always', () => {
           }
         },
       ),
-      { numRuns: 70 },
+      { numRuns: runs(25, 200) },
     );
   });
 
@@ -429,7 +430,7 @@ describe('fit rules, always', () => {
           expect(rank(at(Math.max(8, slot - less)))).to.be.at.most(rank(at(slot)));
         },
       ),
-      { numRuns: 25 },
+      { numRuns: runs(8, 100) },
     );
     fc.assert(
       fc.property(
@@ -442,7 +443,7 @@ describe('fit rules, always', () => {
           expect(rank(at(spacing - less))).to.be.at.most(rank(at(spacing)));
         },
       ),
-      { numRuns: 25 },
+      { numRuns: runs(8, 100) },
     );
   });
 

@@ -197,12 +197,7 @@ export class PlanContext {
     if (this.spread === undefined) {
       const { reckoning, road } = this;
       this.spread = reckoning
-        ? rangeBand(
-            reckoning,
-            road,
-            simulate(reckoning.system, road, { repeat: false }),
-            this.build.brief.thereAndBack,
-          )
+        ? rangeBand(reckoning, road, simulate(reckoning.system, road, { repeat: false }), this.build.brief.thereAndBack)
         : null;
     }
     return this.spread;
