@@ -189,3 +189,6 @@ export const FUSE_AT_MOST = 1.5;
 
 /** Cadence at which a bigger ring is asked for, rpm: easy at cruise. Source: project. */
 export const EASY_TOP_CADENCE_RPM = 85;
+
+/** Wet deceleration wanted of the brakes, m/s². Source: ISO 4210 asks 2.2 of a city bicycle in the wet. */
+export const WET_STOPPING_WANTED = 2.2;

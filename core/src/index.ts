@@ -99,8 +99,11 @@ export {
 } from './ride/spread.ts';
 export { type RouteSegment } from './ride/system.ts';
 
+// Going safely
+export { tipDistance } from './safety/axleLoads.ts';
+
 // Where things go
-export { type LimitLine, tipDistance } from './layout/balance.ts';
+export { type LimitLine } from './layout/balance.ts';
 export { bracketSheet, packTemplate, rackBracket, railStrip, seatBackBracket } from './layout/mounts.ts';
 export { type LoadShape, turned } from './layout/packShape.ts';
 export { type PhotoMarks, type PhotoResult, type Pixel, fromPhoto } from './layout/photo.ts';

@@ -1,11 +1,13 @@
 import { newBuild, type Build } from '../src/build/build.ts';
 import type { SurveyItemId } from '../src/donor/donor.ts';
 import type { VehicleKind } from '../src/donor/kinds.ts';
-import { ruleById } from '../src/fit/judge.ts';
+import { judgeAbout, ruleById } from '../src/fit/judge.ts';
 import type { Finding } from '../src/fit/finding.ts';
 import type { Kit } from '../src/parts/kit.ts';
 import type { Pack } from '../src/parts/pack.ts';
+import type { Shelf } from '../src/parts/part.ts';
 import { starterShelf } from '../src/parts/shelf/starterShelf.ts';
+import { referencePack } from '../src/plan/candidates.ts';
 import { PlanContext } from '../src/vehicle/context.ts';
 import { city } from './city.ts';
 import { typedSurvey, type Typed } from './typed.ts';
@@ -117,4 +119,13 @@ export function whereIs(value: number, of: (x: number) => number, low: number, h
     else b = middle;
   }
   return (a + b) / 2;
+}
+
+/** Every kit rule's finding on a build, by rule, with the first pack given that suits the kit: no other kit is judged. */
+export function kitFindings(build: Build, shelf: Shelf, kitId: string): Map<string, Finding> {
+  const kit = shelf.kit.find((k) => k.id === kitId);
+  if (!kit) throw new Error(`no kit ${kitId}`);
+  const context = PlanContext.of(build, shelf);
+  const judgedKit = judgeAbout('kit', context.with(kit, referencePack(context, kit)));
+  return new Map(judgedKit.findings.map((f) => [f.rule, f]));
 }

@@ -6,7 +6,7 @@ import type { SurveyItemId } from '../donor/donor.ts';
 import { surveyItems } from '../donor/survey.ts';
 import { starterShelf } from '../parts/shelf/starterShelf.ts';
 import type { Kit } from '../parts/kit.ts';
-import { planBuild } from '../plan/planBuild.ts';
+import { kitFindings } from '../../test/world.ts';
 import { typedSurvey, type Typed } from '../../test/typed.ts';
 import type { Finding } from './finding.ts';
 import type { Verdict } from '../verdict.ts';
@@ -63,11 +63,7 @@ function buildWith(changes: Typed, edit: (b: Build) => void = () => undefined): 
   return b;
 }
 
-function judged(b: Build, kitId: string): Map<string, Finding> {
-  const candidate = planBuild(b, shelf).kits.find((k) => k.kit.id === kitId);
-  if (!candidate) throw new Error(`no kit ${kitId}`);
-  return new Map(candidate.findings.map((f) => [f.rule, f]));
-}
+const judged = (b: Build, kitId: string): Map<string, Finding> => kitFindings(b, shelf, kitId);
 
 interface Case {
   what: string;

@@ -2,8 +2,8 @@ import { expect } from 'chai';
 import { newBuild, type Build } from '../build/build.ts';
 import type { VehicleKind } from '../donor/kinds.ts';
 import { starterShelf } from '../parts/shelf/starterShelf.ts';
-import { planBuild } from '../plan/planBuild.ts';
 import { city, derailleur9, disc, hubGear } from '../../test/city.ts';
+import { kitFindings } from '../../test/world.ts';
 import { typedSurvey, type Typed } from '../../test/typed.ts';
 import type { Verdict } from '../verdict.ts';
 
@@ -646,9 +646,7 @@ function plan(v: Vehicle): Map<string, Verdict> {
   b.donor.survey = typedSurvey({ ...city, ...v.survey });
   b.choice.torqueArms = 1;
   v.edit?.(b);
-  const candidate = planBuild(b, shelf).kits.find((k) => k.kit.id === v.kit);
-  if (!candidate) throw new Error(`no kit ${v.kit}`);
-  return new Map(candidate.findings.map((f) => [f.rule, f.verdict]));
+  return new Map([...kitFindings(b, shelf, v.kit)].map(([rule, f]) => [rule, f.verdict]));
 }
 
 describe('vehicles as people describe them', () => {

@@ -9,6 +9,7 @@ import {
   axleLoads,
   massPoints,
   NOTHING_ADDED,
+  tipDistance,
   type Added,
   type AxleLoads,
   type MassPoint,
@@ -54,16 +55,6 @@ export interface Balance {
   tipsSideways: { before: number; now: number; cornerMs: { radiusM: number; before: number; now: number }[] } | null;
   /** Changes in handling worth saying, as facts. */
   handling: string[];
-}
-
-/** Distance from the foot of the centre of mass to the tipping axis of a trike, m. */
-export function tipDistance(g: DonorGeometry, xM: number): number {
-  const base = g.frontAxle.x - g.rearAxle.x;
-  const half = g.trackM / 2;
-  // Axis from the single wheel's contact to the outer paired wheel's; along x, the half-width grows evenly.
-  const fromSingle = g.pairedRear ? base - xM : xM;
-  const slope = half / base;
-  return (fromSingle * slope) / Math.sqrt(1 + slope * slope);
 }
 
 /**

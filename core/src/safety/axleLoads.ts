@@ -106,3 +106,13 @@ export function axleLoads(build: Build, geometry: DonorGeometry, added: Added): 
   const frontKg = (totalKg * xM) / wheelbase;
   return { totalKg, rearKg: totalKg - frontKg, frontKg, xM, hM };
 }
+
+/** Distance from the foot of the centre of mass to the tipping axis of a trike, m. */
+export function tipDistance(g: DonorGeometry, xM: number): number {
+  const base = g.frontAxle.x - g.rearAxle.x;
+  const half = g.trackM / 2;
+  // Axis from the single wheel's contact to the outer paired wheel's; along x, the half-width grows evenly.
+  const fromSingle = g.pairedRear ? base - xM : xM;
+  const slope = half / base;
+  return (fromSingle * slope) / Math.sqrt(1 + slope * slope);
+}

@@ -1,11 +1,18 @@
 import type { Build } from '../build/build.ts';
-import { CABLE_DROP_MOST, COPPER_OHM_MM2_PER_M, FUSE_AT_LEAST, FUSE_AT_MOST, GRAVITY } from '../constants.ts';
+import {
+  CABLE_DROP_MOST,
+  COPPER_OHM_MM2_PER_M,
+  FUSE_AT_LEAST,
+  FUSE_AT_MOST,
+  GRAVITY,
+  WET_STOPPING_WANTED,
+} from '../constants.ts';
 import type { Shelf } from '../parts/part.ts';
 import type { BrakeKind } from '../donor/donor.ts';
 import type { DonorGeometry, Point } from '../donor/geometry.ts';
 import { amount, phrase, type Phrase } from '../quantity/format.ts';
 import type { RouteSegment as RideSegmentLike } from '../ride/system.ts';
-import { axleLoads } from './axleLoads.ts';
+import { axleLoads, tipDistance } from './axleLoads.ts';
 import type { Kit } from '../parts/kit.ts';
 import type { Pack } from '../parts/pack.ts';
 
@@ -81,7 +88,7 @@ export function stoppingCaution(
   return {
     id: 'stopping',
     title: 'Stopping',
-    state: wet < 2.2 ? 'care' : 'fine',
+    state: wet < WET_STOPPING_WANTED ? 'care' : 'fine',
     lines: [
       { label: `from ${Math.round(speedMs * 3.6)} km/h, dry`, value: phrase`${amount(way(dry), 'height')}` },
       { label: 'the same, wet', value: phrase`${amount(way(wet), 'height')}` },
@@ -162,12 +169,8 @@ export function tipCaution(
   cornerRadii: readonly number[] = [3, 5, 10],
 ): Caution | null {
   if (geometry.trackM === 0) return null;
-  const base = geometry.frontAxle.x;
-  const half = geometry.trackM / 2;
-  // Foot of the centre of mass to the axis from the single wheel's contact to the outer paired wheel's.
   const sideways = (at: { xM: number; hM: number }): { d: number; a: number } => {
-    const fromSingle = geometry.pairedRear ? base - at.xM : at.xM;
-    const d = (fromSingle * half) / Math.hypot(base, half);
+    const d = tipDistance(geometry, at.xM);
     return { d, a: (GRAVITY * d) / at.hM };
   };
   const { d, a } = sideways(loads);

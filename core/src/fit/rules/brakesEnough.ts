@@ -1,13 +1,10 @@
-import { BRAKES_JUDGED_TO, UNLIMITED_SPEED } from '../../constants.ts';
+import { BRAKES_JUDGED_TO, UNLIMITED_SPEED, WET_STOPPING_WANTED } from '../../constants.ts';
 import { assistLimit } from '../../vehicle/system.ts';
 import { brakeLimits, stoppingDistance } from '../../safety/going.ts';
 import { amount, phrase } from '../../quantity/format.ts';
 import { ruleFigure } from '../rule.ts';
 import { kitRule } from '../say.ts';
 import { buy, set, choose, take } from '../remedies.ts';
-
-/** Wet deceleration wanted at the new speed, m/s². Source: ISO 4210 asks 2.2 of a city bicycle in the wet. */
-const WANTED_WET = 2.2;
 
 /** What speed and mass ask of the brakes, dry and wet. */
 export const brakesEnough = kitRule(
@@ -69,10 +66,10 @@ export const brakesEnough = kitRule(
         buy('front-disc', phrase`A disc at the front.`, take('disc-brake', 'front brake'), { work: 120 }),
         set('limit-25', phrase`Hold the assist to 25 km/h.`, { work: 5, sets: { assistLimitMs: 25 / 3.6 } }),
       );
-    if (wet < WANTED_WET)
+    if (wet < WET_STOPPING_WANTED)
       return say.rework(
         'Long way to stop in the wet',
-        phrase`${wet.toFixed(1)} m/s² at ${amount(systemMassKg, 'mass')}: ${way(wet).toFixed(0)} m from ${amount(v, 'speed', 0)}; ${WANTED_WET} m/s² is asked of a city bicycle.`,
+        phrase`${wet.toFixed(1)} m/s² at ${amount(systemMassKg, 'mass')}: ${way(wet).toFixed(0)} m from ${amount(v, 'speed', 0)}; ${WET_STOPPING_WANTED} m/s² is asked of a city bicycle.`,
         ...(rims
           ? [buy('wet-pads', phrase`Wet-weather pads and new cables.`, take('wet-pads', 'donor'), { work: 60 })]
           : []),

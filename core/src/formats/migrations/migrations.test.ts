@@ -1,0 +1,71 @@
+import { expect } from 'chai';
+import { readdirSync, readFileSync } from 'node:fs';
+import { BUILD_VERSION, newBuild } from '../../build/build.ts';
+import { readBuild, readBuildFile } from '../buildFile.ts';
+import { broughtUpToDate } from '../migrate.ts';
+import { fromVersion1 } from './version1.ts';
+import { fromVersion2 } from './version2.ts';
+import { fromVersion3 } from './version3.ts';
+
+const fixtures = new URL('../../../test/builds/', import.meta.url);
+const text = (name: string): string => readFileSync(new URL(name, fixtures), 'utf8');
+
+describe('migrations', () => {
+  it('there is a file of every version before this one, and of no later', () => {
+    const versions = readdirSync(fixtures)
+      .map((name) => /^version-(\d+)\.json$/.exec(name)?.[1])
+      .filter((v) => v !== undefined)
+      .map(Number)
+      .sort((a, b) => a - b);
+    expect(versions).to.deep.equal(Array.from({ length: BUILD_VERSION - 1 }, (_, i) => i + 1));
+  });
+
+  for (let version = 1; version < BUILD_VERSION; version++)
+    it(`a build of version ${version} opens as its golden file has it`, () => {
+      const read = readBuildFile(text(`version-${version}.json`));
+      if (!read.ok) throw new Error(JSON.stringify(read.problems));
+      expect(read.value.version).to.equal(BUILD_VERSION);
+      expect(read.value).to.deep.equal(JSON.parse(text(`version-${version}.opened.json`)));
+    });
+
+  it('1 → 2 splits the condition, keeps what was said apart already, and starts what is new', () => {
+    const sound = { grade: 'sound' };
+    const worn = { grade: 'needsWork' };
+    const now = fromVersion1({
+      version: 1,
+      donor: { kind: 'fat', condition: { cracks: worn, wheels: sound, spokes: worn } },
+    });
+    expect(now).to.deep.include({ version: 2, ownLaws: [], overrides: [], orders: {} });
+    expect((now.donor as { condition: unknown }).condition).to.deep.equal({
+      cracks: worn,
+      rust: worn,
+      dents: worn,
+      wheels: sound,
+      spokes: worn,
+    });
+    expect((now.donor as { kind: unknown }).kind).to.equal('fat');
+    expect(now.schools).to.deep.include({ carbon: 'refuse', rimBrakes: 'upgraded' });
+  });
+
+  it('2 → 3 starts the inside, the spot, the wheels and the weights empty', () => {
+    const now = fromVersion2({ version: 2, donor: { kind: 'mixte' }, choice: { packId: 'x' } });
+    expect(now).to.deep.equal({
+      version: 3,
+      donor: { kind: 'mixte', inside: null, mainTubePath: null, obstructions: [] },
+      choice: { packId: 'x', packSpot: null, newWheels: { rear: null, front: null } },
+      weights: { baseline: null, changes: [] },
+    });
+  });
+
+  it('3 → 4 records that no alternative was taken', () => {
+    expect(fromVersion3({ version: 3, name: 'x' })).to.deep.equal({ version: 4, name: 'x', fixes: [] });
+  });
+
+  it('leave today’s build and what is no object alone', () => {
+    const build = newBuild('a', 'A', '2026-01-01T00:00:00.000Z');
+    expect(broughtUpToDate(build, BUILD_VERSION)).to.deep.equal(build);
+    expect(broughtUpToDate('text', 1)).to.equal('text');
+    expect(broughtUpToDate(null, 1)).to.equal(null);
+    expect(readBuild({ ...build, version: 0 }).ok).to.equal(true);
+  });
+});

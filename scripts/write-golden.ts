@@ -1,0 +1,27 @@
+/**
+ * Writes what tests hold the core to, after a change made on purpose: whole plans of the demo builds, and every
+ * older build file as it opens today. Look at the difference before it is kept:
+ * node --import tsx scripts/write-golden.ts
+ */
+import { mkdirSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { planBuild, readBuildFile, starterShelf } from '@sprocket/core';
+import { planText } from '../core/test/golden.ts';
+
+const root = new URL('../', import.meta.url);
+mkdirSync(new URL('core/test/golden/', root), { recursive: true });
+
+function open(path: string) {
+  const read = readBuildFile(readFileSync(new URL(path, root), 'utf8'));
+  if (!read.ok) throw new Error(`${path}: ${JSON.stringify(read.problems)}`);
+  return read.value;
+}
+
+for (const name of ['mixte', 'trike', 'box', 'lockkeeper', 'gravel'])
+  writeFileSync(
+    new URL(`core/test/golden/${name}.txt`, root),
+    planText(planBuild(open(`web/public/demo/builds/demo-${name}.json`), starterShelf)),
+  );
+for (const file of readdirSync(new URL('core/test/builds/', root)).filter((f) => /^version-\d+\.json$/.test(f))) {
+  const opened = JSON.stringify(open(`core/test/builds/${file}`));
+  writeFileSync(new URL(`core/test/builds/${file.replace('.json', '.opened.json')}`, root), opened + '\n');
+}
