@@ -1,0 +1,1177 @@
+import { expect } from 'chai';
+import type { Verdict } from '../verdict.ts';
+import { derailleur9, disc, hubGear } from '../../test/city.ts';
+import { judged, measure, world, type World, type WorldOf } from '../../test/world.ts';
+
+/** What a rule that judges kinds says of each: [what, world, verdict, words of the title where they matter]. */
+type Row = [what: string, of: WorldOf, verdict: Verdict | 'none', words?: RegExp];
+
+const mid = { kit: 'wren-m250' };
+const front = { kit: 'linnet-f250' };
+const side = { kit: 'hobby-s350' };
+const gone = (id: string) => ({ survey: { [id]: '' } });
+const school =
+  (sides: Partial<World['build']['schools']>) =>
+  ({ build }: World): void => {
+    build.schools = { ...build.schools, ...sides };
+  };
+const controls =
+  (change: object) =>
+  ({ kit }: World): void => {
+    if (kit.controls) Object.assign(kit.controls, change);
+  };
+
+const table: Record<string, Row[]> = {
+  'bracket-thread-hand': [
+    ['ISO, left-handed on the drive side', mid, 'fits'],
+    ['ISO, misread as right-handed', { ...mid, survey: { bracketThreadHand: 'right' } }, 'rework', /disagree/],
+    [
+      'Italian, right-handed',
+      { ...mid, survey: { bracketKind: 'threadedItalian', bracketThreadHand: 'right' } },
+      'rework',
+      /not this shell/,
+    ],
+    [
+      'French, left-handed',
+      { ...mid, survey: { bracketKind: 'threadedFrench', bracketThreadHand: 'left' } },
+      'rework',
+      /disagree/,
+    ],
+    ['not checked', { ...mid, ...gone('bracketThreadHand') }, 'measure'],
+    ['press-fit has none', { ...mid, survey: { bracketKind: 'pressFit' } }, 'none'],
+    ['a hub does not ask', {}, 'none'],
+  ],
+  'brake-kind': [
+    ['rim brake on a machined rim', {}, 'fits'],
+    [
+      'rim brake on a rim without a track',
+      {
+        edit: ({ kit }) => {
+          if (kit.hub) kit.hub.rimBrakeTrack = false;
+        },
+      },
+      'stop',
+      /track/,
+    ],
+    ['disc on a hub with a seat for it', { survey: disc }, 'fits'],
+    [
+      'disc on a hub with none',
+      {
+        survey: disc,
+        edit: ({ kit }) => {
+          if (kit.hub) kit.hub.disc = false;
+        },
+      },
+      'stop',
+      /rotor/,
+    ],
+    ['coaster goes with the old hub', { survey: { rearBrake: 'coaster' } }, 'rework'],
+    ['drum likewise', { survey: { rearBrake: 'drum' } }, 'rework'],
+    ['roller likewise', { survey: { rearBrake: 'roller' } }, 'rework'],
+    ['none behind is nothing to keep', { survey: { rearBrake: 'none' } }, 'fits', /No rear/],
+    ['none in front wants one', { ...front, survey: { frontBrake: 'none' } }, 'rework', /No front/],
+    ['not looked at', gone('rearBrake'), 'measure'],
+    ['assumed is not proven', { survey: { rearBrake: 'rim ?' } }, 'measure', /not proven/],
+    ['coaster behind a mid-drive', { ...mid, survey: { rearBrake: 'coaster' } }, 'stop'],
+    [
+      'coaster behind one that bears it',
+      {
+        ...mid,
+        survey: { rearBrake: 'coaster' },
+        edit: ({ kit }) => {
+          if (kit.mid) kit.mid.coaster = true;
+        },
+      },
+      'fits',
+    ],
+    ['mid-drive leaves a rim brake alone', mid, 'fits', /stay/],
+    ['mid-drive, not looked at', { ...mid, ...gone('rearBrake') }, 'measure'],
+    ['mid-drive, assumed', { ...mid, survey: { rearBrake: 'rim ?' } }, 'measure', /not proven/],
+  ],
+  'chain-tension': [
+    ['several cogs do not ask', {}, 'none'],
+    ['one cog in horizontal slots', { survey: { clusterKind: 'single' } }, 'fits', /dropouts/],
+    [
+      'one cog in vertical slots, no tensioner',
+      { survey: { clusterKind: 'single', rearAxleHolding: 'verticalSlot', tensioner: 'no' } },
+      'rework',
+    ],
+    [
+      'one cog in vertical slots, a tensioner',
+      { survey: { clusterKind: 'single', rearAxleHolding: 'verticalSlot', tensioner: 'yes' } },
+      'fits',
+      /tensioner/,
+    ],
+    ['tensioner not looked for', { survey: { clusterKind: 'single', rearAxleHolding: 'verticalSlot' } }, 'measure'],
+    ['holding not looked at', { survey: { clusterKind: 'hubGear', rearAxleHolding: '' } }, 'measure'],
+    ['a front hub leaves it', { ...front, survey: { clusterKind: 'single' } }, 'none'],
+    ['a mid-drive with a hub gear asks', { ...mid, survey: { clusterKind: 'hubGear' } }, 'fits'],
+    ['a delta trike has its own', { ...mid, kind: 'deltaTrike', survey: { clusterKind: 'single' } }, 'none'],
+  ],
+  chemistry: [
+    ['lithium delivered', {}, 'fits'],
+    [
+      'lithium not delivered',
+      {
+        edit: ({ build }) => {
+          build.brief.lithiumDelivered = false;
+        },
+      },
+      'stop',
+    ],
+    ['lead where lithium can be had', { pack: 'ballast-36-18-pb' }, 'rework'],
+    ['lead accepted', { pack: 'ballast-36-18-pb', edit: school({ leadAcid: 'accept' }) }, 'fits'],
+    [
+      'lead where nothing else can be had',
+      {
+        pack: 'ballast-36-18-pb',
+        edit: ({ build }) => {
+          build.brief.lithiumDelivered = false;
+        },
+      },
+      'fits',
+    ],
+  ],
+  'crank-removal': [
+    ['square taper', mid, 'fits'],
+    ['cottered', { ...mid, survey: { crankFit: 'cottered' } }, 'rework'],
+    ['one-piece in a threaded kit', { ...mid, survey: { crankFit: 'onePiece' } }, 'stop'],
+    [
+      'one-piece in a kit made for it',
+      {
+        ...mid,
+        survey: { crankFit: 'onePiece' },
+        edit: ({ kit }) => {
+          if (kit.mid) kit.mid.boreM.least = 0.05;
+        },
+      },
+      'fits',
+      /one-piece/,
+    ],
+    ['not looked at', { ...mid, ...gone('crankFit') }, 'measure'],
+    ['a hub does not ask', {}, 'none'],
+  ],
+  'crossover-tandem': [
+    ['crossover', { ...mid, kind: 'tandem', survey: { timingChain: 'crossover' } }, 'stop'],
+    ['on the drive side', { ...mid, kind: 'tandem', survey: { timingChain: 'driveSide' } }, 'rework'],
+    ['not looked at', { ...mid, kind: 'tandem' }, 'measure'],
+    ['no tandem', mid, 'none'],
+    ['no mid-drive', { kind: 'tandem', survey: { timingChain: 'crossover' } }, 'none'],
+  ],
+  'cutoff-levers': [
+    ['the kit’s levers in place of separate ones', {}, 'fits', /Each lever/],
+    ['hydraulic levers', { survey: { leftLever: 'hydraulic', rightLever: 'hydraulic' } }, 'rework', /do not suit/],
+    ['one joined with the shifter', { survey: { rightLever: 'withShifter' } }, 'rework', /do not suit/],
+    ['drop-bar levers', { survey: { leftLever: 'dropBar', rightLever: 'dropBar' } }, 'rework', /do not suit/],
+    ['no lever at all', { survey: { leftLever: 'none', rightLever: 'none' } }, 'rework', /No lever/],
+    ['the kit brings none', { edit: controls({ cutoffs: 'none' }) }, 'rework', /brings no/],
+    [
+      'in the cable, of a hydraulic',
+      { edit: controls({ cutoffs: 'inLine' }), survey: { leftLever: 'hydraulic' } },
+      'rework',
+      /want a cable/,
+    ],
+    [
+      'in the cable, joined with the shifter',
+      { edit: controls({ cutoffs: 'inLine' }), survey: { leftLever: 'withShifter' } },
+      'fits',
+    ],
+    ['magnets anywhere', { edit: controls({ cutoffs: 'magnets' }), survey: { leftLever: 'hydraulic' } }, 'fits'],
+    ['levers not looked at', gone('leftLever'), 'measure'],
+    ['by school only with a throttle', { edit: school({ cutoffs: 'withThrottle' }) }, 'fits', /by your school/],
+    [
+      'by school, and a throttle it is',
+      {
+        edit: (w) => {
+          school({ cutoffs: 'withThrottle' })(w);
+          w.kit.throttle = true;
+          w.build.choice.usesThrottle = true;
+        },
+        survey: { leftLever: 'hydraulic' },
+      },
+      'rework',
+    ],
+    [
+      'what it brings not known',
+      {
+        edit: ({ kit }) => {
+          delete kit.controls;
+        },
+      },
+      'measure',
+    ],
+  ],
+  'donor-school': [
+    ['old and simple, as wanted', {}, 'fits'],
+    ['carbon', { survey: { frameMaterial: 'carbon' } }, 'rework'],
+    ['press-fit', { survey: { bracketKind: 'pressFit' } }, 'rework'],
+    ['through-axle', { survey: { rearAxleHolding: 'throughAxle' } }, 'rework'],
+    ['nothing seen', gone('frameMaterial'), 'measure'],
+    ['newer with discs, on rim brakes', { edit: school({ donorAge: 'newerDiscs' }) }, 'rework'],
+    ['newer with discs, on discs', { survey: disc, edit: school({ donorAge: 'newerDiscs' }) }, 'fits'],
+    [
+      'newer with hydraulic discs',
+      { survey: { ...disc, frontBrake: 'discHydraulic' }, edit: school({ donorAge: 'newerDiscs' }) },
+      'fits',
+    ],
+    ['newer, not looked at', { ...gone('frontBrake'), edit: school({ donorAge: 'newerDiscs' }) }, 'measure'],
+  ],
+  'down-tube-shape': [
+    ['straight', mid, 'fits'],
+    ['curved', { ...mid, survey: { downTubeShape: 'curved' } }, 'rework', /bends/],
+    ['none', { ...mid, survey: { downTubeShape: 'none' } }, 'rework', /No down tube/],
+    ['not looked at', { ...mid, ...gone('downTubeShape') }, 'measure'],
+    ['a hub does not ask', {}, 'none'],
+  ],
+  'driven-wheels': [
+    ['both', { ...mid, kind: 'deltaTrike', survey: { drivenWheels: 'bothRear' } }, 'rework', /Both/],
+    ['the left', { ...mid, kind: 'deltaTrike', survey: { drivenWheels: 'rearLeft' } }, 'rework', /One/],
+    ['the right', { ...mid, kind: 'deltaTrike', survey: { drivenWheels: 'rearRight' } }, 'rework', /One/],
+    ['not looked at', { ...mid, kind: 'deltaTrike' }, 'measure'],
+    ['a side kit asks', { ...side, kind: 'deltaTrike', survey: { drivenWheels: 'bothRear' } }, 'rework'],
+    ['a hub does not', { ...front, kind: 'deltaTrike', survey: { drivenWheels: 'bothRear' } }, 'none'],
+    ['two wheels do not', mid, 'none'],
+  ],
+  'fork-tips': [
+    ['flat', front, 'fits'],
+    ['recessed', { ...front, survey: { frontTips: 'recessed' } }, 'rework'],
+    ['not looked at', { ...front, ...gone('frontTips') }, 'measure'],
+    ['a rear hub does not ask', {}, 'none'],
+  ],
+  'frame-material': [
+    ['steel', {}, 'fits'],
+    ['aluminium recalled', { edit: (w) => measure(w, 'frameMaterial', 'aluminium') }, 'fits'],
+    ['assumed', { survey: { frameMaterial: 'steel ?' } }, 'measure', /assumed/],
+    ['not checked', gone('frameMaterial'), 'measure'],
+    ['carbon, a hub', { survey: { frameMaterial: 'carbon' } }, 'stop'],
+    ['carbon, a mid-drive, refused', { ...mid, survey: { frameMaterial: 'carbon' } }, 'stop'],
+    [
+      'carbon, a mid-drive by school, threaded',
+      { ...mid, survey: { frameMaterial: 'carbon' }, edit: school({ carbon: 'midOnly' }) },
+      'rework',
+      /with care/,
+    ],
+    [
+      'carbon, a mid-drive by school, pressed',
+      { ...mid, survey: { frameMaterial: 'carbon', bracketKind: 'pressFit' }, edit: school({ carbon: 'midOnly' }) },
+      'stop',
+    ],
+    [
+      'carbon, a mid-drive by school, shell not looked at',
+      { ...mid, survey: { frameMaterial: 'carbon', bracketKind: '' }, edit: school({ carbon: 'midOnly' }) },
+      'measure',
+    ],
+    [
+      'carbon, a hub by that school',
+      { survey: { frameMaterial: 'carbon' }, edit: school({ carbon: 'midOnly' }) },
+      'stop',
+    ],
+  ],
+  hanger: [
+    ['part of the dropout', {}, 'fits'],
+    ['bolted on', { survey: { hanger: 'replaceable' } }, 'fits'],
+    ['a claw', { survey: { hanger: 'claw' } }, 'rework', /Claw/],
+    ['none, with a hub gear', { survey: { hanger: 'none', clusterKind: 'hubGear' } }, 'rework', /No hanger/],
+    ['none, with several cogs', { survey: { hanger: 'none' } }, 'measure', /Where/],
+    ['not looked at', gone('hanger'), 'measure'],
+    ['one cog does not ask', { survey: { clusterKind: 'single' } }, 'none'],
+    ['a front hub does not ask', front, 'none'],
+  ],
+  'hub-gear-school': [
+    ['for smooth shifting', { ...mid, survey: hubGear }, 'fits'],
+    ['against complexity', { ...mid, survey: hubGear, edit: school({ hubGearMid: 'complexity' }) }, 'rework'],
+    ['no hub gear', mid, 'none'],
+    ['no mid-drive', { survey: hubGear }, 'none'],
+  ],
+  'kit-source': [
+    ['mixed', {}, 'fits', /Matched/],
+    ['one supplier wanted', { edit: school({ kitSource: 'oneSupplier' }) }, 'rework'],
+    [
+      'one maker',
+      {
+        edit: (w) => {
+          w.pack.maker = w.kit.maker;
+          school({ kitSource: 'oneSupplier' })(w);
+        },
+      },
+      'fits',
+      /one maker/,
+    ],
+  ],
+  'legal-duties': [
+    ['no duties', {}, 'none'],
+    [
+      'an age',
+      {
+        edit: ({ build }) => {
+          build.brief.legalClass = 'epac32';
+        },
+      },
+      'fits',
+    ],
+    [
+      'a plate',
+      {
+        edit: ({ build }) => {
+          build.brief.legalClass = 'moped25';
+        },
+      },
+      'rework',
+    ],
+    [
+      'no such class',
+      {
+        edit: ({ build }) => {
+          build.brief.legalClass = 'nowhere';
+        },
+      },
+      'none',
+    ],
+  ],
+  'legal-throttle': [
+    ['no throttle', {}, 'none'],
+    [
+      'left off',
+      {
+        edit: ({ kit }) => {
+          kit.throttle = true;
+        },
+      },
+      'fits',
+    ],
+    [
+      'used where it is for walking only',
+      {
+        edit: ({ kit, build }) => {
+          kit.throttle = true;
+          build.choice.usesThrottle = true;
+        },
+      },
+      'rework',
+    ],
+    [
+      'used where it is allowed',
+      {
+        edit: ({ kit, build }) => {
+          kit.throttle = true;
+          build.choice.usesThrottle = true;
+          build.brief.legalClass = 'powered32';
+        },
+      },
+      'fits',
+    ],
+    [
+      'used on private ground',
+      {
+        edit: ({ kit, build }) => {
+          kit.throttle = true;
+          build.choice.usesThrottle = true;
+          build.brief.legalClass = 'private';
+        },
+      },
+      'fits',
+    ],
+  ],
+  'legal-power': [
+    [
+      'no limit',
+      {
+        edit: ({ build }) => {
+          build.brief.legalClass = 'private';
+        },
+      },
+      'fits',
+      /No limit/,
+    ],
+    [
+      'no such class',
+      {
+        edit: ({ build }) => {
+          build.brief.legalClass = 'nowhere';
+        },
+      },
+      'measure',
+    ],
+  ],
+  'legal-speed': [
+    [
+      'no limit in the class',
+      {
+        edit: ({ build }) => {
+          build.brief.legalClass = 'private';
+        },
+      },
+      'none',
+    ],
+    [
+      'no limit on the kit',
+      {
+        edit: ({ kit }) => {
+          delete kit.assistLimitMs;
+        },
+      },
+      'rework',
+    ],
+  ],
+  'mid-arm': [
+    ['only if it loosens', mid, 'fits', /Lock ring/],
+    [
+      'always, one planned',
+      {
+        ...mid,
+        edit: (w) => {
+          school({ midArm: 'always' })(w);
+          w.build.choice.torqueArms = 1;
+        },
+      },
+      'fits',
+      /planned/,
+    ],
+    [
+      'always, none planned',
+      {
+        ...mid,
+        edit: (w) => {
+          school({ midArm: 'always' })(w);
+          w.build.choice.torqueArms = 0;
+        },
+      },
+      'rework',
+    ],
+    ['a hub does not ask', {}, 'none'],
+  ],
+  'pack-handling': [
+    [
+      'in the frame',
+      {
+        edit: ({ build }) => {
+          build.choice.packPlace = 'downTube';
+        },
+      },
+      'fits',
+      /Low and central/,
+    ],
+    [
+      'on the rack, against the school',
+      {
+        pack: 'loaf-36-17',
+        edit: ({ build }) => {
+          build.choice.packPlace = 'rack';
+        },
+      },
+      'rework',
+      /against/,
+    ],
+    [
+      'on the rack, by the school',
+      {
+        pack: 'loaf-36-17',
+        edit: (w) => {
+          school({ battery: 'rack' })(w);
+          w.build.choice.packPlace = 'rack';
+        },
+      },
+      'fits',
+      /On the rack/,
+    ],
+    [
+      'on the rack of a frame with no triangle',
+      {
+        kind: 'stepThrough',
+        pack: 'loaf-36-17',
+        edit: ({ build }) => {
+          build.choice.packPlace = 'rack';
+        },
+      },
+      'fits',
+      /On the rack/,
+    ],
+    [
+      'on the rack on trails',
+      {
+        kind: 'stepThrough',
+        pack: 'loaf-36-17',
+        edit: ({ build }) => {
+          build.choice.packPlace = 'rack';
+          build.brief.purpose = 'trail';
+        },
+      },
+      'rework',
+      /trails/,
+    ],
+    [
+      'behind the seat tube',
+      {
+        edit: ({ build }) => {
+          build.choice.packPlace = 'behindSeatTube';
+        },
+      },
+      'fits',
+      /Central/,
+    ],
+    [
+      'in a box',
+      {
+        kind: 'boxBike',
+        pack: 'hearth-48-20-lfp',
+        edit: ({ build }) => {
+          build.choice.packPlace = 'box';
+        },
+      },
+      'fits',
+      /Out of the frame/,
+    ],
+  ],
+  'pack-material': [
+    [
+      'steel',
+      {
+        edit: ({ build }) => {
+          build.choice.packPlace = 'downTube';
+        },
+      },
+      'fits',
+    ],
+    [
+      'carbon, refused',
+      {
+        survey: { frameMaterial: 'carbon' },
+        edit: ({ build }) => {
+          build.choice.packPlace = 'downTube';
+        },
+      },
+      'stop',
+    ],
+    [
+      'carbon by school',
+      {
+        survey: { frameMaterial: 'carbon' },
+        edit: (w) => {
+          school({ carbon: 'midOnly' })(w);
+          w.build.choice.packPlace = 'downTube';
+        },
+      },
+      'rework',
+    ],
+    [
+      'not checked',
+      {
+        ...gone('frameMaterial'),
+        edit: ({ build }) => {
+          build.choice.packPlace = 'downTube';
+        },
+      },
+      'measure',
+    ],
+    [
+      'on a rack nothing is clamped',
+      {
+        pack: 'loaf-36-17',
+        edit: ({ build }) => {
+          build.choice.packPlace = 'rack';
+        },
+      },
+      'none',
+    ],
+  ],
+  'parking-lock': [
+    ['two wheels', {}, 'none'],
+    ['none', { ...front, kind: 'deltaTrike', survey: { parkingLock: 'no' } }, 'rework', /No parking/],
+    [
+      'one that the kit’s lever would lose',
+      { ...front, kind: 'deltaTrike', survey: { parkingLock: 'yes' } },
+      'rework',
+      /lose/,
+    ],
+    [
+      'one that stays',
+      { ...front, kind: 'tadpoleTrike', survey: { parkingLock: 'yes' }, edit: controls({ cutoffs: 'magnets' }) },
+      'fits',
+    ],
+    ['not looked for', { ...front, kind: 'deltaTrike' }, 'measure'],
+  ],
+  'purpose-fit': [
+    [
+      'a hub on trails',
+      {
+        edit: ({ build }) => {
+          build.brief.purpose = 'trail';
+        },
+      },
+      'rework',
+      /trails/,
+    ],
+    [
+      'a hub on a fat bike’s trails',
+      {
+        kind: 'fat',
+        edit: ({ build }) => {
+          build.brief.purpose = 'trail';
+        },
+      },
+      'fits',
+    ],
+    [
+      'a mid-drive on trails',
+      {
+        ...mid,
+        edit: ({ build }) => {
+          build.brief.purpose = 'trail';
+        },
+      },
+      'fits',
+    ],
+  ],
+  'rear-travel': [
+    ['no suspension', {}, 'none'],
+    ['a rear hub', { kind: 'fullSuspension', survey: { rearTravel: '120 mm' } }, 'rework', /Heavy|heavy/],
+    ['a mid-drive', { ...mid, kind: 'fullSuspension', survey: { rearTravel: '120 mm' } }, 'rework', /grows/],
+    ['a front hub', { ...front, kind: 'fullSuspension', survey: { rearTravel: '120 mm' } }, 'fits'],
+    ['not measured', { kind: 'fullSuspension' }, 'measure'],
+  ],
+  'rider-fit': [
+    [
+      'must sit, on a bicycle',
+      {
+        edit: ({ build }) => {
+          const [r] = build.brief.riders;
+          if (r) r.mounting = 'seated';
+        },
+      },
+      'rework',
+      /needs to sit/,
+    ],
+    [
+      'must sit, on a trike with a seat',
+      {
+        kind: 'tadpoleTrike',
+        survey: { seatHeight: '450 mm' },
+        edit: ({ build }) => {
+          const [r] = build.brief.riders;
+          if (r) r.mounting = 'seated';
+        },
+      },
+      'fits',
+    ],
+    ['a low seat for one who gets up easily', { kind: 'tadpoleTrike', survey: { seatHeight: '300 mm' } }, 'fits'],
+    ['seat not measured', { kind: 'recumbent' }, 'measure'],
+    ['step not measured', gone('standover'), 'measure'],
+    [
+      'the second of two riders decides',
+      {
+        edit: ({ build }) => {
+          build.brief.riders.push({
+            ...(build.brief.riders[0] as (typeof build.brief.riders)[number]),
+            name: 'B',
+            inseamM: 0.6,
+          });
+        },
+      },
+      'rework',
+      /stand over/,
+    ],
+  ],
+  'rim-tape': [
+    [
+      'laced into a smooth rim',
+      {
+        edit: ({ kit }) => {
+          if (kit.hub) delete kit.hub.rimInnerM;
+        },
+      },
+      'fits',
+      /smooth/,
+    ],
+    [
+      'laced into a sharp rim',
+      {
+        survey: { rimHoles: 'sharp' },
+        edit: ({ kit }) => {
+          if (kit.hub) delete kit.hub.rimInnerM;
+        },
+      },
+      'rework',
+      /Sharp/,
+    ],
+    [
+      'laced, not felt',
+      {
+        ...gone('rimHoles'),
+        edit: ({ kit }) => {
+          if (kit.hub) delete kit.hub.rimInnerM;
+        },
+      },
+      'measure',
+    ],
+    [
+      'narrow rims want 12 mm at least',
+      {
+        survey: { tapeWidth: '8.9 mm' },
+        edit: ({ kit }) => {
+          if (kit.hub) kit.hub.rimInnerM = 0.01;
+        },
+      },
+      'rework',
+    ],
+    ['a mid-drive does not ask', mid, 'none'],
+  ],
+  'ring-mount': [
+    ['none chosen', mid, 'none'],
+    [
+      'the kit’s circle',
+      {
+        ...mid,
+        edit: ({ build }) => {
+          build.choice.ringId = 'ring-38-bcd104';
+        },
+      },
+      'fits',
+    ],
+    [
+      'another circle',
+      {
+        ...mid,
+        edit: ({ build }) => {
+          build.choice.ringId = 'ring-46-bcd130';
+        },
+      },
+      'stop',
+    ],
+    [
+      'the donor’s cranks',
+      {
+        edit: ({ build }) => {
+          build.choice.ringId = 'ring-46-bcd130';
+        },
+      },
+      'measure',
+    ],
+  ],
+  'cluster-choice': [
+    ['none chosen', {}, 'none'],
+    [
+      'the hub’s mount',
+      {
+        edit: ({ build }) => {
+          build.choice.clusterId = 'freewheel-6-14-28';
+        },
+      },
+      'fits',
+    ],
+    [
+      'another mount',
+      {
+        edit: ({ build }) => {
+          build.choice.clusterId = 'cassette-8-11-32';
+        },
+      },
+      'stop',
+      /does not go/,
+    ],
+    [
+      'the donor’s mount, with a mid-drive',
+      {
+        ...mid,
+        edit: ({ build }) => {
+          build.choice.clusterId = 'freewheel-6-14-28';
+        },
+      },
+      'fits',
+    ],
+    [
+      'a hub gear’s wheel',
+      {
+        ...mid,
+        survey: hubGear,
+        edit: ({ build }) => {
+          build.choice.clusterId = 'freewheel-6-14-28';
+        },
+      },
+      'stop',
+    ],
+    [
+      'the donor’s not looked at',
+      {
+        ...mid,
+        ...gone('clusterKind'),
+        edit: ({ build }) => {
+          build.choice.clusterId = 'freewheel-6-14-28';
+        },
+      },
+      'measure',
+    ],
+  ],
+  'cluster-mount': [
+    [
+      'a cassette on a freewheel hub',
+      { survey: { ...derailleur9, cogTeeth: '11-13-15-17-20-23' } },
+      'rework',
+      /takes a freewheel/,
+    ],
+    ['a hub gear', { survey: hubGear }, 'rework', /goes with the old wheel/],
+    ['one cog', { survey: { clusterKind: 'single', cogTeeth: '18' } }, 'fits'],
+    ['not looked at', gone('clusterKind'), 'measure'],
+    ['not counted', gone('cogTeeth'), 'measure', /not proven/],
+    ['a front hub does not ask', front, 'none'],
+  ],
+  road: [
+    ['none', {}, 'measure'],
+    [
+      'described',
+      {
+        edit: ({ build }) => {
+          build.brief.route = {
+            id: 'a',
+            name: 'A',
+            source: 'described',
+            points: [
+              { distanceM: 0, elevationM: 0 },
+              { distanceM: 900, elevationM: 0 },
+            ],
+            surface: 'asphalt',
+            stopsPerKm: 0,
+            rawClimbM: 0,
+            notes: [],
+            stretches: [],
+            reversed: false,
+          };
+        },
+      },
+      'fits',
+    ],
+  ],
+  'rotor-mount': [
+    ['no disc', {}, 'none'],
+    ['six bolts on six', { survey: disc }, 'fits'],
+    ['splined on six', { survey: { ...disc, rearRotorMount: 'splined' } }, 'rework'],
+    ['not looked at', { survey: { ...disc, rearRotorMount: '' } }, 'measure'],
+    [
+      'the hub’s not known',
+      {
+        survey: disc,
+        edit: ({ kit }) => {
+          if (kit.hub) delete kit.hub.rotorMount;
+        },
+      },
+      'measure',
+    ],
+  ],
+  'shifting-skill': [
+    ['shifts, with a sensor', mid, 'fits', /lets up/],
+    [
+      'never shifts',
+      {
+        ...mid,
+        edit: ({ build }) => {
+          const [r] = build.brief.riders;
+          if (r) r.neverShifts = true;
+        },
+      },
+      'rework',
+      /does not shift/,
+    ],
+    [
+      'no sensor',
+      {
+        ...mid,
+        edit: ({ kit }) => {
+          if (kit.mid) kit.mid.shiftSensor = false;
+        },
+      },
+      'rework',
+      /sensor/,
+    ],
+    [
+      'one gear',
+      {
+        ...mid,
+        survey: { clusterKind: 'single' },
+        edit: ({ kit }) => {
+          if (kit.mid) kit.mid.shiftSensor = false;
+        },
+      },
+      'fits',
+      /One gear/,
+    ],
+    ['a hub does not ask', {}, 'none'],
+  ],
+  'side-kit': [
+    ['a side kit', side, 'rework'],
+    ['none', {}, 'none'],
+  ],
+  'side-line': [
+    ['six bolts, no disc', { ...side, survey: { rearRotorMount: 'sixBolt' } }, 'rework'],
+    ['no seat', { ...side, survey: { rearRotorMount: 'none' } }, 'stop', /No seat/],
+    ['a disc in the way', { ...side, survey: disc }, 'stop', /one seat/],
+    ['clamped to the spokes', { kit: 'hobby-s250' }, 'stop', /spokes/],
+    ['not looked at', { ...side, ...gone('rearBrake') }, 'measure'],
+    ['no side kit', {}, 'none'],
+  ],
+  'side-clamps': [
+    ['no seat tube beside a stay', { ...side, kind: 'recumbent' }, 'stop', /Nothing/],
+    ['not measured', { ...side, ...gone('chainstayDiameter') }, 'measure'],
+  ],
+  'throttle-bar': [
+    ['no throttle', {}, 'none'],
+    ...(['drop', 'swept', 'sideSticks'] as const).map((shape): Row => [
+      shape,
+      {
+        survey: { barShape: shape },
+        edit: ({ kit, build }) => {
+          kit.throttle = true;
+          build.choice.usesThrottle = true;
+        },
+      },
+      shape === 'drop' ? 'rework' : 'fits',
+    ]),
+    [
+      'taped',
+      {
+        survey: { barTape: 'yes' },
+        edit: ({ kit, build }) => {
+          kit.throttle = true;
+          build.choice.usesThrottle = true;
+        },
+      },
+      'rework',
+      /tape/,
+    ],
+    [
+      'not looked at',
+      {
+        survey: { barShape: '' },
+        edit: ({ kit, build }) => {
+          kit.throttle = true;
+          build.choice.usesThrottle = true;
+        },
+      },
+      'measure',
+    ],
+  ],
+  'throttle-school': [
+    ['not used', {}, 'none'],
+    [
+      'scaled',
+      {
+        edit: ({ kit, build }) => {
+          kit.throttle = true;
+          build.choice.usesThrottle = true;
+        },
+      },
+      'fits',
+      /scaled/,
+    ],
+    [
+      'full on a commute',
+      {
+        edit: (w) => {
+          w.kit.throttle = true;
+          w.build.choice.usesThrottle = true;
+          school({ throttle: 'full' })(w);
+        },
+      },
+      'fits',
+      /Full/,
+    ],
+    ...(['load', 'easy', 'twoUp'] as const).map((purpose): Row => [
+      `full, for ${purpose}`,
+      {
+        edit: (w) => {
+          w.kit.throttle = true;
+          w.build.choice.usesThrottle = true;
+          w.build.brief.purpose = purpose;
+          school({ throttle: 'full' })(w);
+        },
+      },
+      'rework',
+    ]),
+  ],
+  'two-cable-lever': [
+    ['one cable', {}, 'fits', /One cable/],
+    ['two, and the kit brings levers', { survey: { leverCables: 'two' } }, 'rework'],
+    [
+      'two, and it brings magnets',
+      { survey: { leverCables: 'two' }, edit: controls({ cutoffs: 'magnets' }) },
+      'fits',
+      /stays/,
+    ],
+    ['not looked at', gone('leverCables'), 'measure'],
+  ],
+  'under-bracket': [
+    ['nothing', mid, 'fits'],
+    ['a guide', { ...mid, survey: { underBracket: 'cableGuide' } }, 'rework', /Cables/],
+    ['open cables', { ...mid, survey: { underBracket: 'openCables' } }, 'rework', /Cables/],
+    ['a bolt', { ...mid, survey: { underBracket: 'bolt' } }, 'rework', /proud/],
+    ['a stand’s plate', { ...mid, survey: { underBracket: 'standPlate' } }, 'rework', /Stand/],
+    ['not looked at', { ...mid, ...gone('underBracket') }, 'measure'],
+    ['a hub does not ask', {}, 'none'],
+  ],
+  'valve-hole': [
+    ['wide in wide', {}, 'fits'],
+    ['narrow in wide', { survey: { valve: 'narrow' } }, 'rework', /loose/],
+    [
+      'wide in narrow',
+      {
+        edit: ({ kit }) => {
+          if (kit.hub) kit.hub.valve = 'narrow';
+        },
+      },
+      'rework',
+      /pass/,
+    ],
+    ['not looked at', gone('valve'), 'measure'],
+    [
+      'a bare hub does not ask',
+      {
+        edit: ({ kit }) => {
+          if (kit.hub) delete kit.hub.valve;
+        },
+      },
+      'none',
+    ],
+  ],
+  'arm-anchor': [
+    ['an eyelet', {}, 'fits', /eyelet/],
+    ['none in front', { ...front, survey: { frontEyelets: 'none' } }, 'rework', /fork leg/],
+    ['none behind, stay not measured', { survey: { rearEyelets: 'none', chainstayDiameter: '' } }, 'measure'],
+    ['not looked at', gone('rearEyelets'), 'measure'],
+    [
+      'no arm planned',
+      {
+        edit: ({ build }) => {
+          build.choice.torqueArms = 0;
+        },
+      },
+      'none',
+    ],
+    ['a mid-drive does not ask', mid, 'none'],
+  ],
+  'axle-seat': [
+    ['steel, one arm', {}, 'fits'],
+    ['aluminium wants two', { survey: { dropoutMaterial: 'aluminium' } }, 'rework', /two/],
+    [
+      'aluminium with two',
+      {
+        survey: { dropoutMaterial: 'aluminium' },
+        edit: ({ build }) => {
+          build.choice.torqueArms = 2;
+        },
+      },
+      'fits',
+    ],
+    ['a fork wants two', front, 'rework', /two/],
+    [
+      'direct drive wants one',
+      {
+        edit: ({ kit, build }) => {
+          kit.family = 'rearDirect';
+          build.choice.torqueArms = 0;
+        },
+      },
+      'rework',
+      /a torque arm/,
+    ],
+    ['carbon dropouts', { survey: { dropoutMaterial: 'carbon' } }, 'stop'],
+    ['carbon fork', { ...front, survey: { forkMaterial: 'carbon' } }, 'stop', /Carbon fork/],
+    ['suspension fork', { ...front, survey: { forkKind: 'suspension' } }, 'stop', /Suspension/],
+    ['not looked at', gone('dropoutMaterial'), 'measure'],
+    [
+      'fork’s kind not looked at',
+      {
+        ...front,
+        survey: { forkKind: '' },
+        edit: ({ build }) => {
+          build.choice.torqueArms = 2;
+        },
+      },
+      'measure',
+    ],
+    ['assumed', { survey: { dropoutMaterial: 'steel ?' } }, 'measure', /not proven/],
+  ],
+  'axle-slot': [
+    ['a closed hole', { survey: { rearAxleHolding: 'throughAxle' } }, 'stop', /closed hole/],
+    ['not measured', gone('rearSlotWidth'), 'measure', /not measured/],
+    ['holding not looked at', gone('rearAxleHolding'), 'measure'],
+    ['assumed', { survey: { rearSlotWidth: '10.1 mm ?' } }, 'measure', /not proven/],
+    ['a mid-drive does not ask', mid, 'none'],
+  ],
+  'brakes-enough': [
+    ['no brakes', { survey: { frontBrake: 'none', rearBrake: 'none' } }, 'stop'],
+    ['none in front', { survey: { frontBrake: 'none' } }, 'rework', /One brake/],
+    ['not looked at', gone('frontBrake'), 'measure'],
+  ],
+  'cable-run': [
+    ['along the top', {}, 'fits'],
+    ['under the bracket, a hub', { survey: { cableRun: 'underBracket' } }, 'fits'],
+    ['under the bracket, a mid-drive', { ...mid, survey: { cableRun: 'underBracket' } }, 'rework'],
+    ['inside, port not measured', { survey: { cableRun: 'internal' } }, 'measure'],
+    [
+      'inside, plug not known',
+      {
+        survey: { cableRun: 'internal', cablePort: '9 mm' },
+        edit: ({ kit }) => {
+          delete kit.controls;
+        },
+      },
+      'measure',
+    ],
+    ['not followed', gone('cableRun'), 'measure'],
+  ],
+  'hands-place': [
+    ['no recumbent', {}, 'none'],
+    ['above the lap', { kind: 'recumbent', survey: { hands: 'above' } }, 'fits', /above/],
+    [
+      'beside the seat, a small display',
+      { kind: 'recumbent', survey: { hands: 'sticks' }, edit: controls({ displayM: 0.03 }) },
+      'fits',
+    ],
+    ['not looked at', { kind: 'recumbent' }, 'measure'],
+  ],
+  'stand-load': [
+    ['no stand', { survey: { stand: 'none' } }, 'rework', /Nothing to stand/],
+    ['not looked at', gone('stand'), 'measure'],
+    ['limit not known', gone('standLimit'), 'measure'],
+    ['vehicle not weighed', gone('vehicleMass'), 'measure'],
+    ['three wheels stand by themselves', { ...front, kind: 'deltaTrike' }, 'none'],
+  ],
+  'wheel-size': [
+    ['the donor’s size', {}, 'fits'],
+    ['another size', { survey: { rearTyre: '37-590' } }, 'rework'],
+    [
+      'smaller on purpose',
+      { survey: { rearTyre: '37-630' }, edit: school({ wheelSize: 'smaller' }) },
+      'fits',
+      /on purpose/,
+    ],
+    [
+      'larger is not smaller on purpose',
+      { survey: { rearTyre: '37-540' }, edit: school({ wheelSize: 'smaller' }) },
+      'rework',
+    ],
+    [
+      'a bare hub',
+      {
+        edit: ({ kit }) => {
+          if (kit.hub) kit.hub.beadsM = [];
+        },
+      },
+      'fits',
+      /laced/,
+    ],
+    ['two rear wheels', { kind: 'deltaTrike' }, 'stop'],
+    ['not read', gone('rearTyre'), 'measure'],
+    ['assumed', { survey: { rearTyre: '37-622 ?' } }, 'measure', /not proven/],
+  ],
+};
+
+describe('what rules say of each kind', () => {
+  for (const [rule, rows] of Object.entries(table))
+    describe(rule, () => {
+      for (const [what, of, verdict, words] of rows)
+        it(what, () => {
+          const found = judged(rule, world(of));
+          expect(found?.verdict ?? 'none', found?.title ?? '').to.equal(verdict);
+          if (words) expect(found?.title).to.match(words);
+        });
+    });
+});
