@@ -57,7 +57,14 @@ export {
 } from './donor/items/item.ts';
 export { type VehicleKind, vehicleKindWords, vehicleKinds } from './donor/kinds.ts';
 export { lookAlikes } from './donor/lookAlikes.ts';
-export { conditionItemsFor, conditionWords, itemsFor, surveyItem, usualMendPrice } from './donor/survey.ts';
+export {
+  type SurveyProgress,
+  conditionItemsFor,
+  conditionWords,
+  itemsFor,
+  surveyItem,
+  usualMendPrice,
+} from './donor/survey.ts';
 
 // What a person says: the build
 export {

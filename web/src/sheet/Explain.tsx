@@ -48,10 +48,7 @@ function FigureSum({ figure }: { figure: Figure }) {
   const build = useBuild();
   const own = useApp((state) => state.shelf.own);
   const units = useUnits();
-  const changes = useWorkerAnswer(
-    (worker) => worker.whatWouldChange(build, own, figure.id),
-    [build, own, figure.id],
-  );
+  const changes = useWorkerAnswer((worker) => worker.whatWouldChange(build, own, figure.id), [build, own, figure.id]);
   if (!figure.value)
     return (
       <p>

@@ -1,13 +1,10 @@
 import { Button, NativeSelect, TextInput } from '@mantine/core';
 import {
-  conditionItemsFor,
   itemsFor,
-  surveyGroups,
   surveyGroupWords,
   surveyItem,
   vehicleKinds,
   vehicleKindWords,
-  isProven,
   type SurveyItem,
   type SurveyItemId,
   type VehicleKind,
@@ -28,6 +25,7 @@ import { FreeFrameEditor } from './FreeFrameEditor.tsx';
 import { HowTo } from './HowTo.tsx';
 import { InsideSheet } from './InsideSheet.tsx';
 import { SurveyField } from './SurveyField.tsx';
+import { SurveyWalk } from './SurveyWalk.tsx';
 import { TwoAnswers } from './TwoAnswers.tsx';
 import { useMeasureNext, WhatNext } from './WhatNext.tsx';
 import { WorthSheet } from './WorthSheet.tsx';
@@ -68,10 +66,8 @@ export function DonorStage() {
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [hash]);
 
-  const groups = surveyGroups.filter((group) => items.some((item) => item.group === group));
   const shown: SurveyItem[] =
     view === 'quick' ? items.filter((item) => item.quick) : items.filter((item) => item.group === view);
-  const looked = conditionItemsFor(donor.kind).filter((item) => donor.condition[item] !== undefined).length;
   const howTo = lit && items.some((item) => item.id === lit) ? lit : (next?.[0]?.item ?? progress.open[0]);
 
   return (
@@ -99,46 +95,7 @@ export function DonorStage() {
           onChange={(event) => send(buildActions.described({ field: 'description', value: event.currentTarget.value }))}
         />
       </div>
-      <div className="walk" role="group" aria-label="Parts of the survey">
-        <Walk to="next" view={view} show={show} words="Measure next" />
-        <Walk
-          to="quick"
-          view={view}
-          show={show}
-          words="Quick look"
-          done={progress.quick.proven}
-          of={progress.quick.total}
-        />
-        {groups.map((group) => {
-          const here = items.filter((item) => item.group === group);
-          const done = here.filter((item) => isProven(donor.survey[item.id])).length;
-          return (
-            <Walk
-              key={group}
-              to={group}
-              view={view}
-              show={show}
-              words={surveyGroupWords[group]}
-              done={done}
-              of={here.length}
-            />
-          );
-        })}
-        <Walk
-          to="condition"
-          view={view}
-          show={show}
-          words="Condition"
-          done={looked}
-          of={conditionItemsFor(donor.kind).length}
-        />
-        <Walk to="inside-drawn" view={view} show={show} words="Photo and fittings" />
-        {donor.kind === 'homeBuilt' ? (
-          <Walk to="frame-corners" view={view} show={show} words="Frame by its corners" />
-        ) : null}
-        <Walk to="derived" view={view} show={show} words="What follows" />
-        <Walk to="worth" view={view} show={show} words="Worth it" />
-      </div>
+      <SurveyWalk donor={donor} progress={progress} view={view} show={show} />
       <div className="survey-body">
         <div className="survey-left">
           {view === 'next' ? (
@@ -186,34 +143,5 @@ export function DonorStage() {
       </div>
       <FindingList title="State of the donor" findings={plan.findings.filter((f) => f.stage === 'donor')} />
     </>
-  );
-}
-
-interface WalkProps {
-  to: DonorView;
-  view: DonorView;
-  show: (to: DonorView) => void;
-  words: string;
-  done?: number;
-  of?: number;
-}
-
-/** One leg of the walk round the vehicle, with how much of it is done. */
-function Walk({ to, view, show, words, done, of }: WalkProps) {
-  const whole = done !== undefined && done === of;
-  return (
-    <button
-      type="button"
-      className={`leg${whole ? ' leg-done' : ''}`}
-      aria-pressed={view === to}
-      onClick={() => show(to)}
-    >
-      {words}
-      {done === undefined || of === undefined ? null : (
-        <span className="leg-count num">
-          {done}/{of}
-        </span>
-      )}
-    </button>
   );
 }

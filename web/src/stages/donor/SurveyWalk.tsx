@@ -1,0 +1,139 @@
+import {
+  conditionItemsFor,
+  isProven,
+  itemsFor,
+  surveyGroups,
+  surveyGroupWords,
+  type Donor,
+  type SurveyProgress,
+} from '@sprocket/core';
+import type { CSSProperties } from 'react';
+import type { DonorView } from '../../app/uiSlice.ts';
+
+/** One station of the walk round the vehicle: how much of it is there to see, and how much is done. */
+interface Station {
+  view: DonorView;
+  words: string;
+  done: number;
+  of: number;
+}
+
+/** The stations in walking order, from the frame to the last look at its condition. */
+function stationsOf(donor: Donor): Station[] {
+  const items = itemsFor(donor);
+  const looked = conditionItemsFor(donor.kind);
+  return [
+    ...surveyGroups.flatMap((group): Station[] => {
+      const here = items.filter((item) => item.group === group);
+      return here.length === 0
+        ? []
+        : [
+            {
+              view: group,
+              words: surveyGroupWords[group],
+              done: here.filter((item) => isProven(donor.survey[item.id])).length,
+              of: here.length,
+            },
+          ];
+    }),
+    {
+      view: 'condition',
+      words: 'Condition',
+      done: looked.filter((item) => donor.condition[item] !== undefined).length,
+      of: looked.length,
+    },
+  ];
+}
+
+/** The first station after `at`, going round, that has something open; null where all is done. */
+function nextOpen(stations: readonly Station[], at: number): Station | null {
+  for (let i = 1; i <= stations.length; i++) {
+    const station = stations[(at + i + stations.length) % stations.length];
+    if (station && station.done < station.of && (at + i) % stations.length !== at) return station;
+  }
+  return null;
+}
+
+interface WalkProps {
+  donor: Donor;
+  progress: SurveyProgress;
+  view: DonorView;
+  show: (to: DonorView) => void;
+}
+
+/**
+ * The walk round the vehicle as a tape: its stations in order, each filled as far as it is proven, the next one
+ * with something open a press away; two short ways in before it, and what comes of it all behind.
+ */
+export function SurveyWalk({ donor, progress, view, show }: WalkProps) {
+  const stations = stationsOf(donor);
+  const at = stations.findIndex((s) => s.view === view);
+  const here = stations[at];
+  const next = nextOpen(stations, at);
+  const leg = (to: DonorView, words: string, count?: string) => (
+    <button type="button" className="leg" aria-pressed={view === to} onClick={() => show(to)}>
+      {words}
+      {count === undefined ? null : <span className="leg-count num">{count}</span>}
+    </button>
+  );
+  return (
+    <div className="survey-walk" role="group" aria-label="Parts of the survey">
+      <div className="walk-ends">
+        <div className="walk">
+          {leg('next', 'Measure next')}
+          {leg('quick', 'Quick look', `${progress.quick.proven}/${progress.quick.total}`)}
+        </div>
+        <div className="walk">
+          {leg('inside-drawn', 'Photo and fittings')}
+          {donor.kind === 'homeBuilt' ? leg('frame-corners', 'Frame by its corners') : null}
+          {leg('derived', 'What follows')}
+          {leg('worth', 'Worth it')}
+        </div>
+      </div>
+      <ol className="tape">
+        {stations.map((s) => {
+          const whole = s.done === s.of;
+          return (
+            <li key={s.view}>
+              <button
+                type="button"
+                className={`leg station${whole ? ' station-done' : ''}${s === next ? ' station-next' : ''}`}
+                aria-pressed={s.view === view}
+                title={`${s.words}, ${s.done} of ${s.of}`}
+                onClick={() => show(s.view)}
+              >
+                <span className="station-words">{s.words}</span>
+                <span className="station-count num">
+                  {whole ? '✓' : `${s.done}/${s.of}`}
+                  <span className="sr">{whole ? ', all proven' : ' proven'}</span>
+                </span>
+                <span className="station-tape" style={{ '--done': s.done / Math.max(1, s.of) } as CSSProperties} />
+              </button>
+            </li>
+          );
+        })}
+      </ol>
+      <div className="walk-step">
+        <span className="walk-here">
+          {here ? (
+            <>
+              <strong>{here.words}</strong>{' '}
+              <span className="quiet num">
+                {here.done === here.of ? `all ${here.of} proven` : `${here.of - here.done} of ${here.of} open`}
+              </span>
+            </>
+          ) : (
+            <span className="quiet">Walk round it, a station at a time</span>
+          )}
+        </span>
+        {next ? (
+          <button type="button" className="link-button" onClick={() => show(next.view)}>
+            Next open: {next.words.toLowerCase()}, {next.of - next.done} to go
+          </button>
+        ) : (
+          <span className="quiet">every station is proven</span>
+        )}
+      </div>
+    </div>
+  );
+}
