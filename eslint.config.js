@@ -23,7 +23,7 @@ const LONG = [
 ];
 
 export default tseslint.config(
-  { ignores: ['**/dist/**', '**/node_modules/**', 'docs/**'] },
+  { ignores: ['**/dist/**', '**/node_modules/**', 'docs/**', '.stryker-tmp/**'] },
   ...tseslint.configs.strict,
   {
     files: ['**/*.{ts,tsx}'],
@@ -88,6 +88,12 @@ export default tseslint.config(
         { regex: '^(express|node:|@sprocket/(server|cli|e2e))', message: 'The web app knows the core and itself.' },
       ]),
     },
+  },
+  { files: ['**/*.cjs'], rules: { '@typescript-eslint/no-require-imports': 'off' } },
+  {
+    // Tests read the fixtures beside the core's.
+    files: ['web/src/**/*.test.ts'],
+    rules: { 'no-restricted-imports': arrow([deepCore]) },
   },
   {
     files: ['server/src/**/*.ts', 'cli/src/**/*.ts'],

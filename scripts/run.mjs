@@ -44,6 +44,18 @@ function build() {
   run('npm', ['run', '--silent', 'build', '-w', 'web'], { quiet: true });
 }
 
+/** Types, lint, unit tests, a build within its weight, and the screens driven in Chromium. */
+function verify() {
+  const reporter = ['--reporter', join(root, 'scripts', 'slowest.cjs')];
+  chromium();
+  run('npm', ['run', '--silent', 'types']);
+  run('npm', ['run', '--silent', 'lint']);
+  run(bin('mocha'), reporter);
+  build();
+  run(process.execPath, [join('scripts', 'budget.mjs')]);
+  run(bin('mocha'), ['--config', join('e2e', '.mocharc.json'), ...reporter]);
+}
+
 install();
 switch (task) {
   case 'demo':
@@ -72,14 +84,19 @@ switch (task) {
     tsx('e2e/shots.ts', rest);
     break;
   case 'verify':
-    chromium();
-    run('npm', ['run', '--silent', 'types']);
-    run('npm', ['run', '--silent', 'lint']);
-    run(bin('mocha'), []);
-    build();
-    run(bin('mocha'), ['--config', join('e2e', '.mocharc.json')]);
+    verify();
+    break;
+  case 'verify:long':
+    // Many more runs of every property; the edges of every rule looked for over the whole shelf.
+    process.env.SPROCKET_LONG = '1';
+    verify();
+    break;
+  case 'mutate':
+    // Wrong lines, one after another: which of them no test misses? Nearly an hour on two cores.
+    process.env.SPROCKET_MUTATE = '1';
+    run(bin('stryker'), ['run', join('mutate', 'stryker.config.json'), ...rest]);
     break;
   default:
-    process.stderr.write('usage: npm run demo | start | verify | plan | ride | bench | shots\n');
+    process.stderr.write('usage: npm run demo | start | verify | verify:long | mutate | plan | ride | bench | shots\n');
     process.exit(2);
 }

@@ -79,6 +79,7 @@ export {
   purposes,
   surfaceWords,
   surfaces,
+  usualRider,
 } from './build/brief.ts';
 export { type Build, newBuild } from './build/build.ts';
 export { type Choice } from './build/choice.ts';

@@ -134,21 +134,22 @@ export const briefSchema = z.object({
 });
 export type Brief = z.infer<typeof briefSchema>;
 
+/** A rider of common size on easy effort. */
+export const usualRider = (): Rider => ({
+  name: 'Rider',
+  massKg: 75,
+  statureM: 1.72,
+  effort: 'easy',
+  factor: 1,
+  neverShifts: false,
+  inseamM: null,
+  mounting: 'any',
+});
+
 /** Where a new brief starts: one rider of common size on a common errand, no road. */
 export const usualBrief = (): Brief => ({
   purpose: 'commute',
-  riders: [
-    {
-      name: 'Rider',
-      massKg: 75,
-      statureM: 1.72,
-      effort: 'easy',
-      factor: 1,
-      neverShifts: false,
-      inseamM: null,
-      mounting: 'any',
-    },
-  ],
+  riders: [usualRider()],
   riding: 0,
   cargoKg: 5,
   posture: 'upright',

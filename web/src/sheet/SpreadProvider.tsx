@@ -1,6 +1,6 @@
 import { rideJob, summariseDraws, type Spread } from '@sprocket/core';
 import { createContext, useCallback, useContext, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
-import { cancelSpread, rideSpread } from '../workers/spreadPool.ts';
+import { spread as pool } from '../workers/spread.ts';
 import { usePlanState } from './PlanProvider.tsx';
 
 /** Draws of a full spread, and after how many the first partial answer is shown. */
@@ -52,23 +52,24 @@ export function SpreadProvider({ children }: { children: ReactNode }) {
     setStopped(false);
     const timer = setTimeout(() => {
       setProgress(0);
-      rideSpread(now.job, DRAWS, (results, done, of) => {
-        if (!wanted) return;
-        // Drawing each handful anew would cost the page more than the rides cost the workers.
-        const first = done >= FIRST && !answered;
-        if (!first && performance.now() - shown < EVERY) return;
-        shown = performance.now();
-        setProgress(done / of);
-        if (done < FIRST) return;
-        answered = true;
-        performance.mark('spread-first');
-        setSpread(
-          summariseDraws(
-            results.filter((r) => r !== undefined),
-            now.wantedM,
-          ),
-        );
-      })
+      pool
+        .ride(now.job, DRAWS, (results, done, of) => {
+          if (!wanted) return;
+          // Drawing each handful anew would cost the page more than the rides cost the workers.
+          const first = done >= FIRST && !answered;
+          if (!first && performance.now() - shown < EVERY) return;
+          shown = performance.now();
+          setProgress(done / of);
+          if (done < FIRST) return;
+          answered = true;
+          performance.mark('spread-first');
+          setSpread(
+            summariseDraws(
+              results.filter((r) => r !== undefined),
+              now.wantedM,
+            ),
+          );
+        })
         .then((all) => {
           if (!wanted || !all) return;
           performance.mark('spread-ready');
@@ -84,7 +85,7 @@ export function SpreadProvider({ children }: { children: ReactNode }) {
   }, [key, route, turn]);
 
   const stop = useCallback(() => {
-    cancelSpread();
+    pool.cancel();
     setProgress(null);
     setStopped(true);
   }, []);

@@ -6,45 +6,54 @@ import { db } from './db.ts';
 /** Wait after the last edit before the build is written, ms; well under a second. */
 const WAIT = 300;
 
-/** Saves the open build as it is edited, and at once when the page is hidden or left. */
+const stamped = (build: Build): Build => ({ ...build, updatedAt: new Date().toISOString() });
+
+/** Saves builds as they are edited: when the typing rests, when another is opened, and when the page is hidden or left. */
 export function startAutosave(): () => void {
-  let written: Build | null = store.getState().build.present.build;
-  let waiting: Build | null = null;
+  let seen: Build | null = store.getState().build.present.build;
+  /** The open build as last handed to the browser's store. */
+  let kept: Build | null = seen;
+  /** Edited and not yet written, by id; what the browser refuses stays here and is tried again. */
+  const waiting = new Map<string, Build>();
   let timer: ReturnType<typeof setTimeout> | undefined;
 
+  const write = async (build: Build): Promise<void> => {
+    if (seen?.id === build.id) kept = build;
+    try {
+      await db.builds.put(stamped(build));
+      if (waiting.size === 0) store.dispatch(uiActions.savedMarked('saved'));
+    } catch {
+      if (kept === build) kept = null;
+      if (!waiting.has(build.id)) waiting.set(build.id, build);
+      store.dispatch(uiActions.savedMarked('failed'));
+    }
+  };
   const flush = (): void => {
     clearTimeout(timer);
-    timer = undefined;
-    const { build } = store.getState().build.present;
-    waiting = null;
-    if (!build || build === written) {
-      // Undone back to what is kept already.
-      store.dispatch(uiActions.savedMarked('saved'));
-      return;
-    }
-    written = build;
-    db.builds
-      .put({ ...build, updatedAt: new Date().toISOString() })
-      .then(() => store.dispatch(uiActions.savedMarked('saved')))
-      .catch(() => {
-        written = null;
-        store.dispatch(uiActions.savedMarked('failed'));
-      });
+    const builds = [...waiting.values()];
+    waiting.clear();
+    for (const build of builds) void write(build);
   };
   const stop = store.subscribe(() => {
     const { build } = store.getState().build.present;
-    if (!build || build === written) return;
-    if (written === null || build.id !== written.id) {
-      // Another build was opened: it comes from the store as it is.
-      if (timer !== undefined) flush();
-      written = build;
+    if (build === seen) return;
+    const before = seen;
+    seen = build;
+    if (build === null || build.id !== before?.id) {
+      // Another build was opened: it comes from the browser as it is kept there.
+      kept = build;
+      flush();
       return;
     }
-    if (build === waiting) return;
-    waiting = build;
     clearTimeout(timer);
+    if (build === kept) {
+      // Undone back to what is kept already.
+      waiting.delete(build.id);
+      if (waiting.size === 0) store.dispatch(uiActions.savedMarked('saved'));
+      return;
+    }
+    waiting.set(build.id, build);
     timer = setTimeout(flush, WAIT);
-    // Last, since it comes round to this subscriber again.
     store.dispatch(uiActions.savedMarked('saving'));
   });
   const onHide = (): void => {
@@ -63,5 +72,5 @@ export function startAutosave(): () => void {
 /** Writes the open build now; waits until it is kept. */
 export async function saveNow(): Promise<void> {
   const { build } = store.getState().build.present;
-  if (build) await db.builds.put({ ...build, updatedAt: new Date().toISOString() });
+  if (build) await db.builds.put(stamped(build));
 }

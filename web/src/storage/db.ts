@@ -1,4 +1,4 @@
-import { Dexie, type EntityTable } from 'dexie';
+import { Dexie, type EntityTable, type Transaction } from 'dexie';
 import { readBuild, type Build, type BuildSummary, type Part, type Route } from '@sprocket/core';
 
 /** A photo of one survey item. */
@@ -34,21 +34,21 @@ export const db = new Dexie('jolly-sprocket') as Dexie & {
   summaries: EntityTable<KeptSummary, 'id'>;
 };
 
+/** Builds kept by an older version are brought up to date as their files would be; one that cannot be read is left as it is. */
+async function bringBuildsUpToDate(change: Transaction): Promise<void> {
+  const kept = (await change.table('builds').toArray()) as { id: string }[];
+  for (const build of kept) {
+    const read = readBuild(build);
+    if (read.ok) await change.table('builds').put(read.value);
+  }
+}
+
 db.version(1).stores({ builds: 'id, name, updatedAt', parts: 'id, kind', settings: 'key' });
-db.version(2)
-  .stores({ photos: 'id, buildId, [buildId+item]' })
-  .upgrade(async (change) => {
-    // Builds kept by an older version are brought up to date as their files would be.
-    const kept = (await change.table('builds').toArray()) as { id: string }[];
-    for (const build of kept) {
-      const read = readBuild(build);
-      if (read.ok) await change.table('builds').put(read.value);
-    }
-  });
+db.version(2).stores({ photos: 'id, buildId, [buildId+item]' }).upgrade(bringBuildsUpToDate);
 
 db.version(3).stores({ routes: 'id, name' });
 
-db.version(4).stores({ summaries: 'id' });
+db.version(4).stores({ summaries: 'id' }).upgrade(bringBuildsUpToDate);
 
 /** Photos of builds that were deleted for good. Run at the start, when nothing can be brought back any more. */
 export async function dropOrphanPhotos(): Promise<void> {

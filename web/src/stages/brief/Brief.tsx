@@ -10,6 +10,7 @@ import {
   purposeWords,
   type Brief,
   type Effort,
+  usualRider,
 } from '@sprocket/core';
 import { buildActions } from '../../app/buildSlice.ts';
 import { usePlan } from '../../sheet/PlanProvider.tsx';
@@ -258,16 +259,7 @@ function Riders() {
               send(
                 buildActions.riderAdded({
                   field: `rider.add.${brief.riders.length}`,
-                  value: {
-                    name: `Rider ${brief.riders.length + 1}`,
-                    massKg: 70,
-                    statureM: 1.7,
-                    effort: 'easy',
-                    factor: 1,
-                    neverShifts: false,
-                    inseamM: null,
-                    mounting: 'any',
-                  },
+                  value: { ...usualRider(), name: `Rider ${brief.riders.length + 1}` },
                 }),
               )
             }

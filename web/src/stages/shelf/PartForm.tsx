@@ -1,28 +1,10 @@
 import { Button, NativeSelect, Switch, TextInput } from '@mantine/core';
-import { parseTeeth, partSchemas, problemsOf, type Pack, type Part } from '@sprocket/core';
+import { partSchemas, problemsOf, type Pack, type Part } from '@sprocket/core';
 import { useState } from 'react';
 import { AmountField } from '../../ui/AmountField.tsx';
 import { OutlineEditor } from './OutlineEditor.tsx';
 import { partFields, type PartField } from './partFields.ts';
-
-type Sheet = Record<string, unknown>;
-
-function readAt(value: unknown, path: string): unknown {
-  return path
-    .split('.')
-    .reduce<unknown>((at, key) => (typeof at === 'object' && at !== null ? (at as Sheet)[key] : undefined), value);
-}
-
-function writeAt(value: Sheet, path: string, to: unknown): Sheet {
-  const [key = '', ...rest] = path.split('.');
-  if (rest.length === 0) {
-    const next = { ...value };
-    if (to === undefined) Reflect.deleteProperty(next, key);
-    else next[key] = to;
-    return next;
-  }
-  return { ...value, [key]: writeAt((value[key] ?? {}) as Sheet, rest.join('.'), to) };
-}
+import { readAt, sheetValue, shownValue, writeAt, type Sheet } from './partSheet.ts';
 
 /** A part's data sheet to fill in. Nothing is kept until every field reads. */
 export function PartForm({
@@ -100,15 +82,7 @@ function Field({
   onSet: (to: unknown) => void;
 }) {
   const error = fault ?? null;
-  const [text, setText] = useState(() =>
-    field.type === 'beads' && Array.isArray(value)
-      ? value.map((b: number) => Math.round(b * 1000)).join(', ')
-      : Array.isArray(value)
-        ? value.join(field.type === 'numbers' ? ' ' : '-')
-        : value === undefined
-          ? ''
-          : String(value),
-  );
+  const [text, setText] = useState(() => shownValue(field, value));
   if (field.options)
     return (
       <NativeSelect
@@ -152,27 +126,7 @@ function Field({
       onChange={(event) => {
         const next = event.currentTarget.value;
         setText(next);
-        if (field.type === 'number') onSet(next.trim() === '' ? undefined : Number(next.replace(',', '.')));
-        else if (field.type === 'teeth') {
-          const read = parseTeeth(next);
-          onSet(read.ok ? read.value : next);
-        } else if (field.type === 'beads') {
-          onSet(
-            next.trim() === ''
-              ? []
-              : next
-                  .split(/[\s,;]+/)
-                  .filter((t) => t !== '')
-                  .map((t) => Number(t) / 1000),
-          );
-        } else if (field.type === 'numbers') {
-          onSet(
-            next
-              .split(/[\s;]+/)
-              .filter((t) => t !== '')
-              .map((t) => Number(t.replace(',', '.'))),
-          );
-        } else onSet(next);
+        onSet(sheetValue(field, next));
       }}
     />
   );

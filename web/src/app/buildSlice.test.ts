@@ -1,0 +1,207 @@
+import { expect } from 'chai';
+import { newBuild, usualRider, type Build, type LegalClass } from '@sprocket/core';
+import { buildActions, buildReducer, fieldOf } from './buildSlice.ts';
+import { redo, store, undo } from './store.ts';
+
+type Action = Parameters<typeof buildReducer>[1];
+const start = (): Build => newBuild('a', 'A', '2026-01-01T00:00:00.000Z');
+/** The build after some edits. */
+function after(...actions: Action[]): Build {
+  const state = actions.reduce((s, a) => buildReducer(s, a), buildReducer(undefined, buildActions.opened(start())));
+  if (!state.build) throw new Error('no build');
+  return state.build;
+}
+const edit = <T>(value: T, field = 'f') => ({ field, value });
+
+describe('edits of the brief', () => {
+  it('change what they name and nothing else', () => {
+    const b = after(buildActions.briefEdited(edit({ cargoKg: 12, panniers: true })));
+    expect(b.brief).to.deep.equal({ ...start().brief, cargoKg: 12, panniers: true });
+    expect(b.donor).to.deep.equal(start().donor);
+  });
+
+  it('riders come, change, go, and one always remains and rides', () => {
+    const second = { ...usualRider(), name: 'B', massKg: 60 };
+    const two = [buildActions.riderAdded(edit(second))];
+    expect(after(...two).brief).to.deep.include({ riding: 1 });
+    expect(
+      after(...two, buildActions.riderEdited(edit({ index: 1, change: { massKg: 61 } }))).brief.riders[1]?.massKg,
+    ).to.equal(61);
+    expect(after(...two, buildActions.riderRemoved(edit(0))).brief.riders.map((r) => r.name)).to.deep.equal(['B']);
+    expect(after(...two, buildActions.riderRemoved(edit(1))).brief.riding).to.equal(0);
+    expect(after(buildActions.riderRemoved(edit(0))).brief.riders.length).to.equal(1);
+    expect(after(buildActions.riderEdited(edit({ index: 7, change: { massKg: 1 } })))).to.deep.equal(start());
+  });
+
+  it('a road is taken, edited, and edits without one change nothing', () => {
+    const route = {
+      id: 'r',
+      name: 'R',
+      source: 'described' as const,
+      points: [],
+      surface: 'asphalt' as const,
+      stopsPerKm: 0,
+      rawClimbM: 0,
+      notes: [],
+      stretches: [],
+      reversed: false,
+    };
+    expect(
+      after(buildActions.routeChosen(edit(route)), buildActions.routeEdited(edit({ reversed: true }))).brief.route,
+    ).to.deep.equal({ ...route, reversed: true });
+    expect(after(buildActions.routeEdited(edit({ reversed: true })))).to.deep.equal(start());
+    expect(after(buildActions.routeChosen(edit(route)), buildActions.routeChosen(edit(null))).brief.route).to.equal(
+      null,
+    );
+  });
+});
+
+describe('edits of the donor', () => {
+  const entry = { value: 0.135, typed: '135 mm', unit: 'mm', provenance: 'measured' as const, note: '' };
+  it('a survey item is measured and taken away again', () => {
+    const measured = buildActions.surveyed(edit({ id: 'rearDropoutSpacing', entry }));
+    expect(after(measured).donor.survey).to.deep.equal({ rearDropoutSpacing: entry });
+    expect(
+      after(measured, buildActions.surveyed(edit({ id: 'rearDropoutSpacing', entry: null }))).donor.survey,
+    ).to.deep.equal({});
+  });
+
+  it('a condition is marked, added to, and unmarked', () => {
+    const rust = buildActions.conditionMarked(edit({ item: 'rust', entry: { grade: 'needsWork' } }));
+    const noted = buildActions.conditionMarked(edit({ item: 'rust', entry: { note: 'under the shell', cost: 20 } }));
+    expect(after(rust, noted).donor.condition.rust).to.deep.equal({
+      grade: 'needsWork',
+      note: 'under the shell',
+      cost: 20,
+    });
+    expect(after(noted).donor.condition.rust?.grade).to.equal('sound');
+    expect(
+      after(rust, buildActions.conditionMarked(edit({ item: 'rust', entry: null }))).donor.condition,
+    ).to.deep.equal({});
+  });
+
+  it('kind, words, worth, weights, frame and what stands in it', () => {
+    const b = after(
+      buildActions.kindChosen(edit('mixte')),
+      buildActions.described(edit('grey')),
+      buildActions.worthEdited(edit({ liking: 'loved' })),
+      buildActions.weighed(edit({ changes: [{ label: 'wheel', kg: -2 }] })),
+      buildActions.obstructionsNoted(edit([])),
+      buildActions.assumed(edit({ rearDropoutSpacing: entry })),
+      buildActions.renamed(edit({ name: 'B', variant: 'C' })),
+    );
+    expect([
+      b.donor.kind,
+      b.donor.description,
+      b.donor.worth.liking,
+      b.weights.changes.length,
+      b.name,
+      b.variant,
+    ]).to.deep.equal(['mixte', 'grey', 'loved', 1, 'B', 'C']);
+    expect(b.donor.survey.rearDropoutSpacing).to.deep.equal(entry);
+  });
+});
+
+describe('what the builder decided', () => {
+  const override = { rule: 'r', subject: 's', reason: 'long enough a reason', on: '2026-01-02' };
+  it('an override replaces the one of the same finding alone, and closes', () => {
+    const other = { ...override, subject: 't' };
+    const b = after(
+      buildActions.overridden(edit(override)),
+      buildActions.overridden(edit(other)),
+      buildActions.overridden(edit({ ...override, reason: 'another reason' })),
+    );
+    expect(b.overrides.map((o) => [o.subject, o.reason])).to.deep.equal([
+      ['t', 'long enough a reason'],
+      ['s', 'another reason'],
+    ]);
+    expect(
+      after(
+        buildActions.overridden(edit(override)),
+        buildActions.overridden(edit(other)),
+        buildActions.overrideClosed(edit({ rule: 'r', subject: 's' })),
+      ).overrides,
+    ).to.deep.equal([other]);
+  });
+
+  it('one remedy of a finding is taken at a time, and left again', () => {
+    const fix = { rule: 'r', subject: 's', remedy: 'a', on: '2026-01-02' };
+    const other = { ...fix, rule: 'q' };
+    const b = after(
+      buildActions.remedyTaken(edit(fix)),
+      buildActions.remedyTaken(edit(other)),
+      buildActions.remedyTaken(edit({ ...fix, remedy: 'b' })),
+    );
+    expect(b.fixes).to.deep.equal([other, { ...fix, remedy: 'b' }]);
+    expect(
+      after(
+        buildActions.remedyTaken(edit(fix)),
+        buildActions.remedyTaken(edit(other)),
+        buildActions.remedyLeft(edit({ rule: 'r', subject: 's' })),
+      ).fixes,
+    ).to.deep.equal([other]);
+  });
+
+  it('orders are placed and taken back; laws kept by id and dropped; schools chosen', () => {
+    const order = { on: '2026-01-02', reason: null };
+    expect(after(buildActions.ordered(edit({ part: 'p', order }))).orders).to.deep.equal({ p: order });
+    expect(
+      after(buildActions.ordered(edit({ part: 'p', order })), buildActions.ordered(edit({ part: 'p', order: null })))
+        .orders,
+    ).to.deep.equal({});
+    const law = { id: 'x', name: 'X' } as LegalClass;
+    expect(
+      after(buildActions.lawKept(edit(law)), buildActions.lawKept(edit({ ...law, name: 'Y' }))).ownLaws.map(
+        (l) => l.name,
+      ),
+    ).to.deep.equal(['Y']);
+    expect(after(buildActions.lawKept(edit(law)), buildActions.lawDropped(edit('x'))).ownLaws).to.deep.equal([]);
+    expect(after(buildActions.schoolChosen(edit({ carbon: 'midOnly' }))).schools).to.deep.equal({
+      ...start().schools,
+      carbon: 'midOnly',
+    });
+    expect(after(buildActions.chose(edit({ kitId: 'k' }))).choice).to.deep.equal({ ...start().choice, kitId: 'k' });
+  });
+
+  it('nothing happens where no build is open', () => {
+    const none = buildReducer(undefined, buildActions.opened(null));
+    for (const action of [
+      buildActions.briefEdited(edit({ cargoKg: 1 })),
+      buildActions.surveyed(edit({ id: 'valve', entry: null })),
+      buildActions.overridden(edit(override)),
+      buildActions.remedyTaken(edit({ rule: 'r', subject: 's', remedy: 'a', on: '2026-01-02' })),
+      buildActions.chose(edit({ kitId: 'k' })),
+      buildActions.kindChosen(edit('fat')),
+    ])
+      expect(buildReducer(none, action)).to.deep.equal({ build: null });
+  });
+});
+
+describe('undo', () => {
+  const cargo = (): number | undefined => store.getState().build.present.build?.brief.cargoKg;
+  const mass = (): number | undefined => store.getState().build.present.build?.brief.riders[0]?.massKg;
+  it('goes back a field at a time, redoes, and begins anew with another build', () => {
+    store.dispatch(buildActions.opened(start()));
+    for (const kg of [6, 7, 8]) store.dispatch(buildActions.briefEdited(edit({ cargoKg: kg }, 'cargo')));
+    for (const kg of [80, 81])
+      store.dispatch(buildActions.riderEdited(edit({ index: 0, change: { massKg: kg } }, 'mass')));
+    expect([cargo(), mass()]).to.deep.equal([8, 81]);
+    store.dispatch(undo());
+    expect([cargo(), mass()]).to.deep.equal([8, 75]);
+    store.dispatch(undo());
+    expect([cargo(), mass()]).to.deep.equal([5, 75]);
+    store.dispatch(redo());
+    store.dispatch(redo());
+    expect([cargo(), mass()]).to.deep.equal([8, 81]);
+    store.dispatch(buildActions.opened({ ...start(), id: 'b' }));
+    expect(store.getState().build.past.length).to.equal(0);
+    store.dispatch(undo());
+    expect(store.getState().build.present.build?.id).to.equal('b');
+  });
+
+  it('edits carry their field; opening has none', () => {
+    expect(fieldOf(buildActions.briefEdited(edit({ cargoKg: 1 }, 'cargo')))).to.equal('cargo');
+    expect(fieldOf(buildActions.opened(null))).to.equal(null);
+    expect(fieldOf({ type: 'x' })).to.equal(null);
+  });
+});
