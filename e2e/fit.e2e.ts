@@ -73,6 +73,24 @@ describe('the judgement of fit', () => {
     );
   });
 
+  it('counts the usual remedy, or the one that is taken', async () => {
+    await visit(app, '/build/demo-trike/drive');
+    const price = (): Promise<number> =>
+      textOf(app.page, '[data-figure="price"] .big').then((t) => Number(t.replace(/\D/g, '')));
+    const usual = await price();
+    await app.page.evaluate(() => {
+      const findings = [...document.querySelectorAll<HTMLElement>('.findings .finding-open')];
+      findings.find((f) => /brake/i.test(f.innerText) && !/lever/i.test(f.innerText))?.click();
+    });
+    await waitForText(app.page, '.remedies', /disc brake[\s\S]*counted as usual[\s\S]*take this one/i);
+    await press(app.page, 'take this one');
+    await waitForText(app.page, '.remedies', /taken/);
+    expect(usual - (await price())).to.equal(75);
+    await press(app.page, 'taken');
+    await waitForText(app.page, '.remedies', /counted as usual/);
+    expect(await price()).to.equal(usual);
+  });
+
   it('shows both sides of a school and what each says of this build', async () => {
     await visit(app, '/build/demo-gravel/schools');
     const carbon = await waitForText(app.page, '#carbon', /Refuse[\s\S]*Mid-drive only/i);

@@ -5,6 +5,7 @@ import {
   chooseFile,
   downloaded,
   fill,
+  fillBench,
   leg,
   pick,
   press,
@@ -245,6 +246,30 @@ describe('one donor in, one honest plan out', () => {
   });
 });
 
+describe('a bench of sixty builds', () => {
+  let app: App;
+  before(async () => {
+    app = await startApp({ demo: true });
+    await visit(app, '/');
+    await fillBench(app, 60);
+  });
+  after(() => app.close());
+  const lines = (): Promise<string[]> =>
+    app.page.$$eval('.build-row', (all) => all.map((row) => (row as HTMLElement).innerText.replace(/\s+/g, ' ')));
+
+  it('gets a line for each, and shows them kept the next time with none worked out again', async () => {
+    await visit(app, '/');
+    await app.page.waitForFunction(() => document.querySelectorAll('.build-row[aria-busy="false"]').length === 60);
+    const first = await lines();
+    expect(first.filter((line) => /Stop|Rework|Measure|Fits/.test(line)).length).to.equal(60);
+    // No worker can start any more: what shows was kept.
+    await app.page.evaluateOnNewDocument(() => Reflect.deleteProperty(globalThis, 'Worker'));
+    await visit(app, '/');
+    await app.page.waitForFunction(() => document.querySelectorAll('.build-row[aria-busy="false"]').length === 60);
+    expect(await lines()).to.deep.equal(first);
+  });
+});
+
 describe('roads from files', () => {
   let app: App;
   before(async () => {
@@ -357,6 +382,15 @@ describe('the demo’s five builds', () => {
     expect(story('Bookbinder')).to.match(/Rework/);
     expect(story('Tool library')).to.match(/Rework/);
     expect(new Set(rows.map((row) => /(Stop|Rework|Measure|Fits) (.*?) \d/.exec(row)?.[2])).size).to.equal(5);
+  });
+
+  it('are planned at once, while every kit on the shelf is judged off the page', async () => {
+    await app.page.goto(`${app.url}/build/demo-trike/drive`, { waitUntil: 'load' });
+    const first = await app.page.waitForSelector('.findings .finding-open');
+    expect(first).not.to.equal(null);
+    await app.page.waitForSelector('.candidates[aria-busy="false"] .candidate');
+    expect(await app.page.$$eval('.candidate', (all) => all.length)).to.be.greaterThan(8);
+    expect(await textOf(app.page, 'main')).not.to.match(/Judging every kit/);
   });
 
   it('the carbon one says why, and what instead', async () => {

@@ -87,6 +87,31 @@ export async function visit(app: App, path: string): Promise<void> {
   );
 }
 
+/** Fills the browser's store with builds up to a count: copies of the demo's, each a little heavier than the last. */
+export async function fillBench(app: App, count: number): Promise<void> {
+  await app.page.evaluate(async (wanted) => {
+    // A method, since a named arrow would carry the compiler's helper into the page.
+    const ask = {
+      for<T>(request: IDBRequest<T>): Promise<T> {
+        return new Promise((done, failed) => {
+          request.onsuccess = () => done(request.result);
+          request.onerror = () => failed(request.error ?? new Error('the store refused'));
+        });
+      },
+    };
+    const db = await ask.for(indexedDB.open('jolly-sprocket'));
+    const builds = db.transaction('builds', 'readwrite').objectStore('builds');
+    const kept = (await ask.for(builds.getAll())) as { id: string; name: string; brief: { cargoKg: number } }[];
+    for (let i = kept.length; i < wanted; i++) {
+      const from = kept[i % kept.length];
+      if (!from) continue;
+      const brief = { ...from.brief, cargoKg: from.brief.cargoKg + i / 10 };
+      await ask.for(builds.put({ ...from, id: `${from.id}-${i}`, name: `${from.name} ${i}`, brief }));
+    }
+    db.close();
+  }, count);
+}
+
 /** Sets what a reader's device is like: light or dark, wide or narrow. */
 export async function setDevice(page: Page, { dark = false, width = 1280, height = 800 }): Promise<void> {
   await page.setViewport({ width, height });
