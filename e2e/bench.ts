@@ -1,5 +1,4 @@
-/** From keystroke to tally in the real app, and the size of the first load, printed. */
-import { gzipSync } from 'node:zlib';
+/** Speed of the real app in a browser, printed: keystroke to tally, the bench list, dragging, the drawn band. */
 import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { ElementHandle } from 'puppeteer-core';
@@ -10,22 +9,6 @@ function say(what: string, figure: string): void {
 }
 
 const app = await startApp({ demo: true });
-const scripts = new Map<string, number>();
-app.page.on('response', (response) => {
-  if (/\.js$/.test(new URL(response.url()).pathname)) {
-    void response
-      .buffer()
-      .then((body) => scripts.set(response.url(), gzipSync(body).length))
-      .catch(() => undefined);
-  }
-});
-await visit(app, '/');
-await new Promise((done) => setTimeout(done, 500));
-say(
-  'JavaScript of the first load, gzipped',
-  `${Math.round([...scripts.values()].reduce((a, b) => a + b, 0) / 1000)} kB`,
-);
-
 /** A rolling track of a given number of points, 30 km long. */
 function track(points: number): string {
   const rows = Array.from(

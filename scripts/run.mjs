@@ -75,6 +75,7 @@ switch (task) {
   case 'bench':
     build();
     chromium();
+    run(process.execPath, [join('scripts', 'budget.mjs')]);
     tsx('core/bench/bench.ts');
     tsx('e2e/bench.ts');
     break;

@@ -112,6 +112,16 @@ const derivations: readonly Derivation[] = [
  * and the shifts are added as squares (first order; good while errors are a few per cent).
  */
 export function derivedSizes(donor: Donor): DerivedSize[] {
+  // What is frozen cannot change: worked out once, as its drawing is.
+  if (!Object.isFrozen(donor)) return derive(donor);
+  let made = kept.get(donor);
+  if (!made) kept.set(donor, (made = derive(donor)));
+  return made;
+}
+
+const kept = new WeakMap<Donor, DerivedSize[]>();
+
+function derive(donor: Donor): DerivedSize[] {
   const out: DerivedSize[] = [];
   for (const { label, dimension, from, of } of derivations) {
     const here = from.filter((id) => itemExists(surveyItem(id), donor));

@@ -78,33 +78,35 @@ const SEARCH_WITHIN = 0.0006;
 /** How much faster than it slides a rail may tilt or rise on a bowed tube. */
 const BOWED_STEEPNESS = 3;
 const MOST_TRIALS = 900;
+/** Far below any reading, m. */
+const BARELY = 1e-12;
 
 /** A shape's pose with its low end a way along a face. A stiff rail bridges hollows and rides on humps. */
 export function poseAt(mount: Mount, shape: LoadShape, alongM: number): Pose {
   const { face, side } = mount;
   const a = pointAlong(face, alongM);
   const b = pointAlong(face, alongM + shape.lengthM);
-  const d = Math.hypot(b.x - a.x, b.y - a.y) || 1e-9;
-  const along = { x: (b.x - a.x) / d, y: (b.y - a.y) / d };
+  const dx = b.x - a.x;
+  const dy = b.y - a.y;
+  const d = Math.sqrt(dx * dx + dy * dy) || 1e-9;
+  const along = { x: dx / d, y: dy / d };
   const normal = { x: -along.y * side, y: along.x * side };
   if (face.length === 2) return { at: a, along, normal, hollowM: 0 };
   let lift = 0;
   let hollow = 0;
   let way = 0;
-  for (let i = 1; i < face.length; i++) {
-    const p = face[i - 1] as Point;
-    const q = face[i] as Point;
-    const long = Math.hypot(q.x - p.x, q.y - p.y);
-    for (const [where, r] of [
-      [way, p],
-      [way + long, q],
-    ] as const) {
-      if (where < alongM || where > alongM + shape.lengthM) continue;
-      const up = (r.x - a.x) * normal.x + (r.y - a.y) * normal.y;
-      lift = Math.max(lift, up);
-      hollow = Math.max(hollow, -up);
+  // Corners of the face under the rail, its first and last among them.
+  for (let i = 0; i < face.length; i++) {
+    const r = face[i] as Point;
+    if (i > 0) {
+      const before = face[i - 1] as Point;
+      way += Math.sqrt((r.x - before.x) ** 2 + (r.y - before.y) ** 2);
     }
-    way += long;
+    if (way < alongM) continue;
+    if (way > alongM + shape.lengthM) break;
+    const up = (r.x - a.x) * normal.x + (r.y - a.y) * normal.y;
+    lift = Math.max(lift, up);
+    hollow = Math.max(hollow, -up);
   }
   return {
     at: { x: a.x + normal.x * lift, y: a.y + normal.y * lift },
@@ -156,6 +158,9 @@ export class Trial {
   private readonly near: { obstacle: Obstacle; piece: Piece }[] = [];
   private readonly parts: { when: GapWhen; pieces: readonly Piece[] }[];
   private pairs: Pair[] | null = null;
+  /** What set the clearance the last time: near the last place it is close again, and spares looking at the rest. */
+  private lastMet: { own: Piece; other: Piece; allow: number } | null = null;
+  private lastPair: Pair | null = null;
   /** The shape with its low end at the face's start. */
   private readonly start: Pose;
 
@@ -182,18 +187,31 @@ export class Trial {
 
   /** The smallest gap of any pose, with what sets it. */
   at(pose: Pose): { clearanceM: number; tightest: Tightest } {
-    let best = AMPLE;
+    const { lastMet } = this;
+    // A bound just past that gap, so that the first of all as close as it is found as ever.
+    let best = lastMet
+      ? Math.min(AMPLE, gapBetween(placedPiece(pose, lastMet.own), lastMet.other) + lastMet.allow + BARELY)
+      : AMPLE;
     let tightest: Tightest = NOTHING_NEAR;
+    const { at, along, normal } = pose;
     for (const part of this.parts) {
       const allow = ALLOW[part.when];
       for (const own of part.pieces) {
-        const here = placedPiece(pose, own);
+        const x = at.x + along.x * own.centre.x + normal.x * own.centre.y;
+        const y = at.y + along.y * own.centre.x + normal.y * own.centre.y;
+        let here: Piece | null = null;
         for (const { obstacle, piece: other } of this.near) {
-          if (gapAtLeast(here, other) + allow >= best) continue;
-          const gap = gapBetween(here, other) + allow;
+          // Circles round both tell most pairs apart before anything is turned into place.
+          const dx = x - other.centre.x;
+          const dy = y - other.centre.y;
+          const least = best - allow + own.reach + other.reach;
+          if (least <= 0 || dx * dx + dy * dy >= least * least) continue;
+          here ??= placedPiece(pose, own);
+          const gap = gapBetween(here, other, best - allow) + allow;
           if (gap < best) {
             best = gap;
             tightest = { obstacle: obstacle.id, name: obstacle.name, when: part.when };
+            this.lastMet = { own, other, allow };
           }
         }
       }
@@ -205,9 +223,10 @@ export class Trial {
   along(alongM: number): { clearanceM: number; tightest: Tightest } {
     if (this.mount.face.length !== 2) return this.at(poseAt(this.mount, this.shape, alongM));
     this.pairs ??= this.slidingPairs();
-    let best = AMPLE;
-    let found: Pair | null = null;
     const { along: u } = this.start;
+    const { lastPair } = this;
+    let best = lastPair?.slide ? Math.min(AMPLE, lastPair.slide.gap(alongM, AMPLE) + lastPair.allow + BARELY) : AMPLE;
+    let found: Pair | null = null;
     for (const pair of this.pairs) {
       // Circles round both tell most pairs apart before anything is worked out for them.
       const dx = pair.own.centre.x + u.x * alongM - pair.other.centre.x;
@@ -221,6 +240,7 @@ export class Trial {
         found = pair;
       }
     }
+    this.lastPair = found;
     return {
       clearanceM: best,
       tightest: found ? { obstacle: found.obstacle.id, name: found.obstacle.name, when: found.when } : NOTHING_NEAR,

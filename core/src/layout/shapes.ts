@@ -132,14 +132,18 @@ function nearest2(a: readonly Point[], b: readonly Point[]): number {
 /**
  * Gap between two pieces, m; below zero, how far one must be moved to come free. Exact to rounding.
  * Moving either by d changes it by no more than d, which is what the search for a place rests on.
+ * @param limit a gap past which nobody asks: anything at least this may be returned where the gap is no less
  */
-export function gapBetween(a: Piece, b: Piece): number {
-  const apart = Math.max(alongNormals(a.points, b.points), alongNormals(b.points, a.points));
+export function gapBetween(a: Piece, b: Piece, limit = Infinity): number {
+  const radii = a.radiusM + b.radiusM;
+  const one = alongNormals(a.points, b.points);
+  if (one - radii >= limit) return one - radii;
+  const apart = Math.max(one, alongNormals(b.points, a.points));
+  if (apart - radii >= limit) return apart - radii;
   // Two tubes in one line overlap by no normal of theirs; their distance says whether they do.
   const thin = a.points.length <= 2 && b.points.length <= 2 && apart > -1e-12;
-  if (apart <= 0 && apart > -Infinity && !thin) return apart - a.radiusM - b.radiusM;
-  const d = Math.sqrt(Math.min(nearest2(a.points, b.points), nearest2(b.points, a.points)));
-  return d - a.radiusM - b.radiusM;
+  if (apart <= 0 && apart > -Infinity && !thin) return apart - radii;
+  return Math.sqrt(Math.min(nearest2(a.points, b.points), nearest2(b.points, a.points))) - radii;
 }
 
 /** The least a gap can be, from the circles round two pieces. */

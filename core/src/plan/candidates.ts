@@ -89,13 +89,15 @@ function packCandidates(whole: PlanContext): PackCandidate[] {
   const whPerKm = whole.reckoning?.toEmpty.whPerKm ?? null;
   return whole.shelf.pack
     .map((pack): PackCandidate => {
-      const context = whole.with(kit, pack);
+      const suits = kit !== null && voltsSuit(kit, pack);
+      // What could never drive the kit is placed, but not worked out to the millimetre.
+      const context = whole.with(kit, pack, whole.detail && (kit === null || suits));
       const placement =
         pack.id === whole.chosen.pack?.id
           ? chosenPlacement(context, pack)
           : (packPlacements(context, pack)[0] as PackPlacement);
       const usable = nominalWh(pack) * pack.usable * coldFactor(pack.chemistry, temperatureC);
-      const rides = whPerKm !== null && kit !== null && voltsSuit(kit, pack);
+      const rides = whPerKm !== null && suits;
       return {
         pack,
         ...judgeAbout('pack', context),

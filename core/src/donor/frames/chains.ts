@@ -68,10 +68,12 @@ export function pointAlong(points: readonly Point[], way: number): Point {
   for (let i = 1; i < points.length; i++) {
     const a = points[i - 1] as Point;
     const b = points[i] as Point;
-    const long = Math.hypot(b.x - a.x, b.y - a.y);
+    const dx = b.x - a.x;
+    const dy = b.y - a.y;
+    const long = Math.sqrt(dx * dx + dy * dy);
     if (rest <= long || i === points.length - 1) {
       const t = long > 0 ? rest / long : 0;
-      return { x: a.x + (b.x - a.x) * t, y: a.y + (b.y - a.y) * t };
+      return { x: a.x + dx * t, y: a.y + dy * t };
     }
     rest -= long;
   }

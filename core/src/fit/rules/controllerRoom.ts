@@ -1,6 +1,7 @@
 import { placeController } from '../../layout/controller.ts';
 import { frameRoom } from '../../layout/frameRoom.ts';
 import { packShape } from '../../layout/packShape.ts';
+import { voltsSuit } from '../../pack/volts.ts';
 import { packPlaceWords } from '../../parts/pack.ts';
 import { amount, phrase } from '../../quantity/format.ts';
 import { partData, ruleFigure } from '../rule.ts';
@@ -18,7 +19,8 @@ export const controllerRoom = packRule(
     source: 'Pack and controller compete for the same room; 8 mm of air all round, and 30 mm for its leads to bend.',
   },
   (context, pack, kit, say) => {
-    if (!kit || kit.controller.place === 'in the motor') return null;
+    // Beside a pack whose volts it cannot take, no controller is put.
+    if (!kit || kit.controller.place === 'in the motor' || !voltsSuit(kit, pack)) return null;
     if (context.geometry.triangle && !context.build.donor.inside)
       for (const id of ['seatSide', 'topSide', 'downSide'] as const) say.need(id);
     const { lies } = chosenPlacement(context, pack, kit);
