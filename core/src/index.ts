@@ -88,7 +88,7 @@ export { type Order } from './build/orders.ts';
 export { type Override } from './build/overrides.ts';
 export { type Remedy } from './build/remedy.ts';
 export { type SchoolId, type Schools } from './build/schools.ts';
-export { type StageId } from './build/stage.ts';
+export { type StageId, stageIds } from './build/stage.ts';
 export { type Weights } from './build/weights.ts';
 
 // The ride models

@@ -4,7 +4,7 @@ import { brakeLimits, stoppingDistance } from '../../safety/going.ts';
 import { amount, phrase } from '../../quantity/format.ts';
 import { ruleFigure } from '../rule.ts';
 import { kitRule } from '../say.ts';
-import { buy, set, choose, take } from '../remedies.ts';
+import { buy, choose, set, take } from '../remedies.ts';
 
 /** What speed and mass ask of the brakes, dry and wet. */
 export const brakesEnough = kitRule(
@@ -79,7 +79,8 @@ export const brakesEnough = kitRule(
           take('disc-brake', 'front brake'),
           { work: 60 },
         ),
-        choose('less-load', phrase`Carry less, or set a lower speed.`),
+        choose('less-load', phrase`Carry less.`),
+        set('lower-speed', phrase`Set a lower speed.`, { work: 5 }),
       );
     return say.fits(
       'Brakes enough as reckoned',

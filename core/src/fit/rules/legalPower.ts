@@ -20,7 +20,8 @@ export const legalPower = kitRule(
       return say.open(
         'Rules not known',
         phrase`The class “${build.brief.legalClass}” is not on the list.`,
-        choose('class', phrase`Choose a class in the brief, or write your own under Schools and rules.`),
+        choose('class', phrase`Choose a class in the brief.`),
+        choose('own-class', phrase`Write your own under Schools and rules.`),
       );
     say.because(ruleFigure(`Class, as of ${law.asOf}`, law.name));
     if (law.ratedW === null) return say.fits('No limit on power', phrase`“${law.name}”: ${law.source}.`);

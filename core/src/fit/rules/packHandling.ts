@@ -32,7 +32,8 @@ export const packHandling = packRule(
       return say.rework(
         'A pack on the rack on trails',
         phrase`It bounces, and breaks the rack’s struts.`,
-        choose('in-frame', phrase`In the frame, or in a bag.`),
+        choose('in-frame', phrase`Put it in the frame.`),
+        choose('soft-bag', phrase`Choose a pack in a bag, strapped in the frame.`),
       );
     if (place === 'behindSeatTube' || place === 'seatBack' || place === 'underSeat')
       return say.fits(

@@ -35,9 +35,8 @@ export const underBracket = kitRule(
       return say.rework(
         'Something stands proud under the shell',
         phrase`A bolt or boss under the shell meets the case before it is home.`,
-        work('flush', phrase`Replace the bolt by a flat one, or file the boss flush where it carries nothing.`, 20, {
-          tools: ['flat-file'],
-        }),
+        work('flat-bolt', phrase`Replace the bolt by a flat one.`, 10),
+        work('flush', phrase`File the boss flush where it carries nothing.`, 20, { tools: ['flat-file'] }),
       );
     if (what === 'standPlate')
       return say.rework(

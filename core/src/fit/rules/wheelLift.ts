@@ -35,7 +35,8 @@ export const wheelLift = kitRule(
       return say.rework(
         'The front wheel lifts on a hard start',
         phrase`${amount(force, 'force')} at ${amount(loads.hM, 'size', 0)} of height is more than the load in front holds down on ${amount(steepest, 'grade')}.`,
-        set('ramp', phrase`Set a start ramp or a gentler assist level.`, { work: 10 }),
+        set('ramp', phrase`Set a start ramp.`, { work: 10 }),
+        set('gentler-level', phrase`Start in a gentler assist level.`),
         choose('higher-gear', phrase`Start in a higher gear.`),
         choose('load-in-front', phrase`Carry load in front rather than behind.`),
       );
