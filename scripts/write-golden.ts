@@ -4,8 +4,8 @@
  * node --import tsx scripts/write-golden.ts
  */
 import { mkdirSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
-import { planBuild, readBuildFile, starterShelf } from '@sprocket/core';
-import { planText } from '../core/test/golden.ts';
+import { planBuild, readBuildFile, ruleCatalog, starterShelf } from '@sprocket/core';
+import { catalogText, planText } from '../core/test/golden.ts';
 
 const root = new URL('../', import.meta.url);
 mkdirSync(new URL('core/test/golden/', root), { recursive: true });
@@ -21,6 +21,7 @@ for (const name of ['mixte', 'trike', 'box', 'lockkeeper', 'gravel'])
     new URL(`core/test/golden/${name}.txt`, root),
     planText(planBuild(open(`web/public/demo/builds/demo-${name}.json`), starterShelf)),
   );
+writeFileSync(new URL('core/test/golden/rules.txt', root), catalogText(ruleCatalog));
 for (const file of readdirSync(new URL('core/test/builds/', root)).filter((f) => /^version-\d+\.json$/.test(f))) {
   const opened = JSON.stringify(open(`core/test/builds/${file}`));
   writeFileSync(new URL(`core/test/builds/${file.replace('.json', '.opened.json')}`, root), opened + '\n');

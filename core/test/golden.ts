@@ -1,3 +1,4 @@
+import { groupStages, type RuleMeta } from '../src/fit/rule.ts';
 import type { BuildPlan } from '../src/plan/planBuild.ts';
 import { phraseText, type Amount } from '../src/quantity/format.ts';
 
@@ -69,4 +70,21 @@ export function planText(plan: BuildPlan): string {
   for (const w of layout.balance.perWheel) lines.push(`wheel ${w.label}: ${six(w.beforeKg)} → ${six(w.nowKg)}`);
   lines.push(`weighs ${six(layout.budget.nowKg)} of ${layout.budget.targetKg ?? 'no target'}`);
   return lines.join('\n') + '\n';
+}
+
+/** Every rule's own data, a rule a line: what the survey, the matrix and the stages read of it. */
+export function catalogText(rules: readonly RuleMeta[]): string {
+  return rules
+    .map((rule) =>
+      [
+        rule.id,
+        rule.about,
+        `${rule.group} → ${groupStages[rule.group]}`,
+        rule.fitCritical ? 'decides an order' : '',
+        rule.dear ? 'dear' : '',
+        rule.school ? `school ${rule.school}` : '',
+        rule.uses.join(' '),
+      ].join('; '),
+    )
+    .join('\n');
 }

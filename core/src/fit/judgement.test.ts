@@ -13,6 +13,7 @@ import { planBuild, planChosen } from '../plan/planBuild.ts';
 import { typedSurvey } from '../../test/typed.ts';
 import { planContext } from '../plan/context.ts';
 import { kitRules } from './allRules.ts';
+import { catalogText } from '../../test/golden.ts';
 import { ruleCatalog, rulesUsing } from './judge.ts';
 import { measureNext } from './measureNext.ts';
 import { schools } from './schools.ts';
@@ -28,6 +29,11 @@ function demo(name: string): Build {
 }
 
 describe('the rules as a whole', () => {
+  it('is the catalogue its golden file has: group, order, school and items of each rule', () => {
+    const kept = readFileSync(new URL('../../test/golden/rules.txt', import.meta.url), 'utf8').split('\n');
+    expect(catalogText(ruleCatalog).split('\n')).to.deep.equal(kept);
+  });
+
   it('are at least sixty on kit and vehicle, each with a name, a group and an id of its own', () => {
     expect(kitRules.length).to.be.at.least(60);
     expect(new Set(ruleCatalog.map((r) => r.id)).size).to.equal(ruleCatalog.length);
