@@ -199,19 +199,21 @@ interface AxeViolation {
 
 let axeSource: string | undefined;
 
-/** Runs axe on the page as it stands; returns what it finds wrong, readable. */
-export async function axeFindings(page: Page): Promise<string[]> {
+/** Runs axe on the page as it stands, or on the part of it that is new; returns what it finds wrong, readable. */
+export async function axeFindings(page: Page, within = 'html'): Promise<string[]> {
   axeSource ??= await readFile(require.resolve('axe-core/axe.min.js'), 'utf8');
   await page.evaluate(axeSource);
-  const violations = (await page.evaluate(async () => {
+  const violations = (await page.evaluate(async (selector) => {
     const axe = (
-      window as unknown as { axe: { run: (where: Document, options: object) => Promise<{ violations: unknown }> } }
+      window as unknown as { axe: { run: (where: string, options: object) => Promise<{ violations: unknown }> } }
     ).axe;
-    const result = await axe.run(document, {
+    const result = await axe.run(selector, {
       runOnly: { type: 'tag', values: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'] },
+      // What passed need not be listed.
+      resultTypes: ['violations'],
     });
     return result.violations;
-  })) as AxeViolation[];
+  }, within)) as AxeViolation[];
   return violations.flatMap((v) =>
     v.nodes.map(
       (n) =>
