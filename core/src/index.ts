@@ -48,13 +48,7 @@ export { chainLength, pointAlong } from './donor/frames/chains.ts';
 export { type Tube } from './donor/frames/frame.ts';
 export { type Point } from './donor/frames/point.ts';
 export { type DimensionLine, type DonorGeometry } from './donor/geometry.ts';
-export {
-  type SurveyFigure,
-  type SurveyGroup,
-  type SurveyItem,
-  surveyGroupWords,
-  surveyGroups,
-} from './donor/items/item.ts';
+export { type SurveyFigure, type SurveyGroup, type SurveyItem, surveyGroupWords } from './donor/items/item.ts';
 export { type VehicleKind, vehicleKindWords, vehicleKinds } from './donor/kinds.ts';
 export { lookAlikes } from './donor/lookAlikes.ts';
 export {
@@ -65,6 +59,7 @@ export {
   surveyItem,
   usualMendPrice,
 } from './donor/survey.ts';
+export { nextOpenStation, surveyWalk } from './donor/walk.ts';
 
 // What a person says: the build
 export {

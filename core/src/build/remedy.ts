@@ -42,6 +42,19 @@ export interface Taking {
   price?: number;
 }
 
+/** What makes two wishes one: the same part at the same place. */
+export const takingKey = ({ part, place }: Taking): string => `${part}@${place}`;
+
+/** Wishes for the same part at the same place as one, of the greatest count wished for. */
+export function mergedTakings(takings: readonly Taking[]): Taking[] {
+  const merged = new Map<string, Taking>();
+  for (const taking of takings) {
+    const same = merged.get(takingKey(taking));
+    if (!same || taking.count > same.count) merged.set(takingKey(taking), taking);
+  }
+  return [...merged.values()];
+}
+
 /** A change of choice a remedy makes. */
 export type ChoiceChange = Partial<
   Pick<

@@ -2,7 +2,9 @@ import { expect } from 'chai';
 import { city } from '../../test/city.ts';
 import { typedSurvey, type Typed } from '../../test/typed.ts';
 import { newBuild } from '../build/build.ts';
+import { surveyGroups } from './items/item.ts';
 import { vehicleKinds } from './kinds.ts';
+import { nextOpenStation, surveyWalk } from './walk.ts';
 import { derivedSizes, toleranceOf } from './derived.ts';
 import type { Donor } from './donor.ts';
 import { donorGeometry } from './geometry.ts';
@@ -126,5 +128,32 @@ describe('the survey', () => {
 
   it('has no item of an unknown name', () => {
     expect(() => surveyItem('no-such' as never)).to.throw(RangeError, /no-such/);
+  });
+});
+
+describe('the walk round the vehicle', () => {
+  it('holds every item once, in the survey’s order, with its condition last', () => {
+    const d = donor();
+    const walk = surveyWalk(d);
+    expect(walk.at(-1)?.id).to.equal('condition');
+    const survey = walk.slice(0, -1);
+    expect(survey.reduce((sum, s) => sum + s.of, 0)).to.equal(itemsFor(d).length);
+    expect(survey.reduce((sum, s) => sum + s.done, 0)).to.equal(surveyProgress(d).proven);
+    expect(survey.map((s) => s.id)).to.deep.equal([...new Set(itemsFor(d).map((item) => item.group))]);
+    expect(walk.at(-1)?.done).to.equal(0);
+    d.condition.cracks = { grade: 'sound', note: '' };
+    expect(surveyWalk(d).at(-1)?.done).to.equal(1);
+  });
+
+  it('goes on to the next station with something open, round past the end, never to where one stands', () => {
+    const of = (...done: number[]) =>
+      done.map((n, i) => ({ id: surveyGroups[i] ?? 'condition', words: String(i), done: n, of: 2 }) as const);
+    expect(nextOpenStation(of(2, 1, 0), 0)?.words).to.equal('1');
+    expect(nextOpenStation(of(2, 1, 2), 1)).to.equal(null);
+    expect(nextOpenStation(of(1, 2, 1), 2)?.words).to.equal('0');
+    expect(nextOpenStation(of(2, 0, 0), -1)?.words).to.equal('1');
+    expect(nextOpenStation(of(0, 2, 2), -1)?.words).to.equal('0');
+    expect(nextOpenStation(of(2, 2, 2), 0)).to.equal(null);
+    expect(nextOpenStation([], -1)).to.equal(null);
   });
 });

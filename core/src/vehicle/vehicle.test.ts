@@ -24,6 +24,18 @@ describe('the vehicle as it is and as it will be', () => {
     expect(c.axleLoads.totalKg).to.be.closeTo(c.systemMassKg, 1e-9);
   });
 
+  it('an arm both planned and wanted by a remedy is one arm, here as in the price', () => {
+    const w = world({ edit: (x) => void (x.build.choice.torqueArms = 1) });
+    const one = contextOf(w);
+    const arm = { part: 'torque-arm', place: 'rear axle' } as const;
+    const kg = (count: number, place: 'rear axle' | 'front axle' = 'rear axle'): number =>
+      one.having([{ ...arm, count, place }]).systemMassKg - one.systemMassKg;
+    const each = starterShelf.fitting.find((f) => f.id === 'torque-arm')?.massKg ?? NaN;
+    expect(kg(1)).to.equal(0);
+    expect(kg(2)).to.be.closeTo(each, 1e-9);
+    expect(kg(1, 'front axle')).to.be.closeTo(each, 1e-9);
+  });
+
   it('plans arms on a hub’s own axle, one on a mid-drive whose school asks, none elsewhere', () => {
     const { build } = world({});
     build.choice.torqueArms = 2;

@@ -1,6 +1,6 @@
 import { ridingNow } from '../build/brief.ts';
 import type { Build } from '../build/build.ts';
-import type { Taking } from '../build/remedy.ts';
+import { mergedTakings, type Taking } from '../build/remedy.ts';
 import { commonFrame } from '../donor/common.ts';
 import type { Cluster, Ring } from '../parts/gearParts.ts';
 import type { Kit } from '../parts/kit.ts';
@@ -81,7 +81,8 @@ function massLines(build: Build, shelf: Shelf, parts: VehicleParts, fittings: re
 export function resolveVehicle(build: Build, shelf: Shelf, parts: VehicleParts): Vehicle {
   const { survey, kind } = build.donor;
   const { kit, pack, ring, cluster, taken } = parts;
-  const fittings = [...plannedArms(build, kit), ...taken];
+  // Merged as the price is: an arm that is planned and wanted by a remedy too is one arm.
+  const fittings = mergedTakings([...plannedArms(build, kit), ...taken]);
   const masses = massLines(build, shelf, parts, fittings);
   return {
     kit,

@@ -1,4 +1,4 @@
-import type { Remedy, RemedyPlace, Taking } from '../build/remedy.ts';
+import { takingKey, type Remedy, type RemedyPlace, type Taking } from '../build/remedy.ts';
 import { partById, type Shelf } from '../parts/part.ts';
 
 /** Why a part is wanted: chosen by the builder, planned (arms), a remedy taken, or the usual remedy of what is open. */
@@ -36,7 +36,7 @@ const firmness: readonly WantKind[] = ['chosen', 'planned', 'taken', 'mending', 
 export function wantedParts(shelf: Shelf, wants: readonly Want[]): WantedPart[] {
   const lines = new Map<string, WantedPart>();
   for (const { taking, kind, by } of wants) {
-    const key = `${taking.part}@${taking.place}`;
+    const key = takingKey(taking);
     const line = lines.get(key);
     if (line) {
       line.count = Math.max(line.count, taking.count);

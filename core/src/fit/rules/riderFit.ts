@@ -32,7 +32,7 @@ export const riderFit = donorRule(
         return say.rework(
           'Low to get up from',
           phrase`The seat is ${amount(seat, 'size')} high and ${stiff[0]?.name ?? 'a rider'} needs an easy one, from ${amount(EASY_SEAT.low, 'size')}.`,
-          buy('risers', phrase`Raise the seat on its risers, with a bar to rise by.`, take('seat-risers', 'seat'), {
+          buy('risers', phrase`Raise the seat on risers.`, take('seat-risers', 'seat'), {
             work: 90,
           }),
         );

@@ -1,58 +1,6 @@
-import {
-  conditionItemsFor,
-  isProven,
-  itemsFor,
-  surveyGroups,
-  surveyGroupWords,
-  type Donor,
-  type SurveyProgress,
-} from '@sprocket/core';
+import { nextOpenStation, surveyWalk, type Donor, type SurveyProgress } from '@sprocket/core';
 import type { CSSProperties } from 'react';
 import type { DonorView } from '../../app/uiSlice.ts';
-
-/** One station of the walk round the vehicle: how much of it is there to see, and how much is done. */
-interface Station {
-  view: DonorView;
-  words: string;
-  done: number;
-  of: number;
-}
-
-/** The stations in walking order, from the frame to the last look at its condition. */
-function stationsOf(donor: Donor): Station[] {
-  const items = itemsFor(donor);
-  const looked = conditionItemsFor(donor.kind);
-  return [
-    ...surveyGroups.flatMap((group): Station[] => {
-      const here = items.filter((item) => item.group === group);
-      return here.length === 0
-        ? []
-        : [
-            {
-              view: group,
-              words: surveyGroupWords[group],
-              done: here.filter((item) => isProven(donor.survey[item.id])).length,
-              of: here.length,
-            },
-          ];
-    }),
-    {
-      view: 'condition',
-      words: 'Condition',
-      done: looked.filter((item) => donor.condition[item] !== undefined).length,
-      of: looked.length,
-    },
-  ];
-}
-
-/** The first station after `at`, going round, that has something open; null where all is done. */
-function nextOpen(stations: readonly Station[], at: number): Station | null {
-  for (let i = 1; i <= stations.length; i++) {
-    const station = stations[(at + i + stations.length) % stations.length];
-    if (station && station.done < station.of && (at + i) % stations.length !== at) return station;
-  }
-  return null;
-}
 
 interface WalkProps {
   donor: Donor;
@@ -66,10 +14,10 @@ interface WalkProps {
  * with something open a press away; two short ways in before it, and what comes of it all behind.
  */
 export function SurveyWalk({ donor, progress, view, show }: WalkProps) {
-  const stations = stationsOf(donor);
-  const at = stations.findIndex((s) => s.view === view);
+  const stations = surveyWalk(donor);
+  const at = stations.findIndex((s) => s.id === view);
   const here = stations[at];
-  const next = nextOpen(stations, at);
+  const next = nextOpenStation(stations, at);
   const leg = (to: DonorView, words: string, count?: string) => (
     <button type="button" className="leg" aria-pressed={view === to} onClick={() => show(to)}>
       {words}
@@ -94,13 +42,13 @@ export function SurveyWalk({ donor, progress, view, show }: WalkProps) {
         {stations.map((s) => {
           const whole = s.done === s.of;
           return (
-            <li key={s.view}>
+            <li key={s.id}>
               <button
                 type="button"
                 className={`leg station${whole ? ' station-done' : ''}${s === next ? ' station-next' : ''}`}
-                aria-pressed={s.view === view}
+                aria-pressed={s.id === view}
                 title={`${s.words}, ${s.done} of ${s.of}`}
-                onClick={() => show(s.view)}
+                onClick={() => show(s.id)}
               >
                 <span className="station-words">{s.words}</span>
                 <span className="station-count num">
@@ -127,7 +75,7 @@ export function SurveyWalk({ donor, progress, view, show }: WalkProps) {
           )}
         </span>
         {next ? (
-          <button type="button" className="link-button" onClick={() => show(next.view)}>
+          <button type="button" className="link-button" onClick={() => show(next.id)}>
             Next open: {next.words.toLowerCase()}, {next.of - next.done} to go
           </button>
         ) : (
