@@ -3,7 +3,7 @@
  * Runs one of the project's commands on a machine that may be fresh: installs packages when they are
  * missing or older than the lock file, and for the browser tests Debian's Chromium when that is missing.
  */
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { existsSync, statSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
@@ -44,16 +44,52 @@ function build() {
   run('npm', ['run', '--silent', 'build', '-w', 'web'], { quiet: true });
 }
 
-/** Types, lint, unit tests, a build within its weight, and the screens driven in Chromium. */
-function verify() {
+/** Seconds since a moment, in words. */
+const seconds = (from) => `${((Date.now() - from) / 1000).toFixed(0)} s`;
+
+/**
+ * Commands one after another, beside whatever else runs: what they print appears when each is done, so that
+ * two lanes do not mix their lines. Gives the status of the first that fails, else 0.
+ */
+async function lane(commands) {
+  for (const [name, command, args] of commands) {
+    const start = Date.now();
+    const said = [];
+    const status = await new Promise((done) => {
+      const child = spawn(command, args, { cwd: root, env: process.env, stdio: ['ignore', 'pipe', 'pipe'] });
+      for (const stream of [child.stdout, child.stderr]) stream.on('data', (chunk) => said.push(chunk));
+      child.on('error', (error) => {
+        said.push(`${error.message}\n`);
+        done(1);
+      });
+      child.on('close', (code) => done(code ?? 1));
+    });
+    process.stdout.write(`${name}: ${status === 0 ? 'good' : 'FAILED'}, ${seconds(start)}\n`);
+    for (const chunk of said) process.stdout.write(chunk);
+    if (status !== 0) return status;
+  }
+  return 0;
+}
+
+/** Types, lint, a build within its weight, unit tests, and the screens driven in Chromium. */
+async function verify() {
+  const start = Date.now();
   const reporter = ['--reporter', join(root, 'scripts', 'slowest.cjs')];
   chromium();
-  run('npm', ['run', '--silent', 'types']);
-  run('npm', ['run', '--silent', 'lint']);
+  // Each of these works on one core only; the two lanes share none of what they write.
+  const statuses = await Promise.all([
+    lane([['lint', 'npm', ['run', '--silent', 'lint']]]),
+    lane([
+      ['types', 'npm', ['run', '--silent', 'types']],
+      ['build', 'npm', ['run', '--silent', 'build', '-w', 'web']],
+      ['weight', process.execPath, [join('scripts', 'budget.mjs')]],
+    ]),
+  ]);
+  const failed = statuses.find((status) => status !== 0);
+  if (failed !== undefined) process.exit(failed);
   run(bin('mocha'), reporter);
-  build();
-  run(process.execPath, [join('scripts', 'budget.mjs')]);
   run(bin('mocha'), ['--config', join('e2e', '.mocharc.json'), ...reporter]);
+  process.stdout.write(`Verified in ${seconds(start)}.\n`);
 }
 
 install();
@@ -85,12 +121,12 @@ switch (task) {
     tsx('e2e/shots.ts', rest);
     break;
   case 'verify':
-    verify();
+    await verify();
     break;
   case 'verify:long':
     // Many more runs of every property; the edges of every rule looked for over the whole shelf.
     process.env.SPROCKET_LONG = '1';
-    verify();
+    await verify();
     break;
   case 'mutate':
     // Wrong lines, one after another: which of them no test misses? Nearly an hour on two cores.

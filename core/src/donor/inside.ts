@@ -192,6 +192,26 @@ const STEPS: Unknowns = [1e-6, 1e-6, 1e-6, 1e-6, 1e-6];
  */
 export function fitInside(survey: Survey, common: CommonFrame, tubes: TubeSizes): InsideFit {
   const list = readings(survey, common, tubes);
+  const key = [
+    tubes.seat,
+    tubes.top,
+    tubes.down,
+    ...list.map((r) => `${r.item} ${r.value} ${r.error} ${r.measured}`),
+  ].join();
+  let made = fitted.get(key);
+  if (!made) {
+    made = fitTo(list, tubes);
+    if (fitted.size >= FITS_KEPT) fitted.delete(fitted.keys().next().value as string);
+    fitted.set(key, made);
+  }
+  return made;
+}
+
+/** Fits made before, by all they rest on: a size away from the inside is tried again and again with the same one. */
+const fitted = new Map<string, InsideFit>();
+const FITS_KEPT = 64;
+
+function fitTo(list: readonly Reading[], tubes: TubeSizes): InsideFit {
   const first = (item: SurveyItemId, otherwise: number): number =>
     list.find((r) => r.item === item)?.value ?? otherwise;
   const a = first('seatSide', 0.45);

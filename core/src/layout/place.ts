@@ -5,7 +5,7 @@ import type { Point } from '../donor/frames/point.ts';
 import type { PackPlace } from '../parts/pack.ts';
 import { turned, type LoadShape } from './packShape.ts';
 import type { Mount, Obstacle, Room } from './room.ts';
-import { gapAtLeast, gapBetween, piece, type Piece } from './shapes.ts';
+import { edgesOf, gapAtLeast, gapBetween, piece, type Piece } from './shapes.ts';
 import { SlidingPair } from './slide.ts';
 
 /** Where a shape lies: its low end's foot, the way along its rail, the way off it. */
@@ -75,8 +75,9 @@ const ALLOW: Record<GapWhen, number> = {
 export const AMPLE = 0.06;
 /** How near the greatest clearance the search comes, m. */
 const SEARCH_WITHIN = 0.0006;
-/** How much faster than it slides a rail may tilt or rise on a bowed tube. */
-const BOWED_STEEPNESS = 3;
+/** Poses looked at along a bowed tube for how fast a shape turns there, and what is added for those between. */
+const POSES_LOOKED_AT = 32;
+const BETWEEN_POSES = 1.25;
 const MOST_TRIALS = 900;
 /** Far below any reading, m. */
 const BARELY = 1e-12;
@@ -131,7 +132,18 @@ function placedPiece(pose: Pose, p: Piece): Piece {
   const points = new Array<Point>(n);
   for (let i = 0; i < n; i++) points[mirrored ? n - 1 - i : i] = placed(pose, p.points[i] as Point);
   const centre = placed(pose, p.centre);
-  return { points, radiusM: p.radiusM, centre, reach: p.reach };
+  // Its edges are turned with it, which is quicker than to find them again.
+  const { at, along, normal } = pose;
+  const lines = edgesOf(p);
+  const edges = new Array<number>(lines.length);
+  for (let i = 0; i < lines.length; i += 3) {
+    const x = along.x * (lines[i] as number) + normal.x * (lines[i + 1] as number);
+    const y = along.y * (lines[i] as number) + normal.y * (lines[i + 1] as number);
+    edges[i] = x;
+    edges[i + 1] = y;
+    edges[i + 2] = (lines[i + 2] as number) + x * at.x + y * at.y;
+  }
+  return { points, radiusM: p.radiusM, centre, reach: p.reach, edges };
 }
 
 /** Obstacles that a load of a width meets on a mount. */
@@ -161,6 +173,7 @@ export class Trial {
   /** What set the clearance the last time: near the last place it is close again, and spares looking at the rest. */
   private lastMet: { own: Piece; other: Piece; allow: number } | null = null;
   private lastPair: Pair | null = null;
+  private steep: number | null = null;
   /** The shape with its low end at the face's start. */
   private readonly start: Pose;
 
@@ -189,9 +202,9 @@ export class Trial {
   at(pose: Pose): { clearanceM: number; tightest: Tightest } {
     const { lastMet } = this;
     // A bound just past that gap, so that the first of all as close as it is found as ever.
-    let best = lastMet
-      ? Math.min(AMPLE, gapBetween(placedPiece(pose, lastMet.own), lastMet.other) + lastMet.allow + BARELY)
-      : AMPLE;
+    const lastHere = lastMet && placedPiece(pose, lastMet.own);
+    let best =
+      lastMet && lastHere ? Math.min(AMPLE, gapBetween(lastHere, lastMet.other) + lastMet.allow + BARELY) : AMPLE;
     let tightest: Tightest = NOTHING_NEAR;
     const { at, along, normal } = pose;
     for (const part of this.parts) {
@@ -199,7 +212,7 @@ export class Trial {
       for (const own of part.pieces) {
         const x = at.x + along.x * own.centre.x + normal.x * own.centre.y;
         const y = at.y + along.y * own.centre.x + normal.y * own.centre.y;
-        let here: Piece | null = null;
+        let here = own === lastMet?.own ? lastHere : null;
         for (const { obstacle, piece: other } of this.near) {
           // Circles round both tell most pairs apart before anything is turned into place.
           const dx = x - other.centre.x;
@@ -247,6 +260,15 @@ export class Trial {
     };
   }
 
+  /**
+   * How much faster than it slides any point of the shape moves, at most: 1 on a straight face; on a bowed one, where
+   * a rail tilts and rises, from poses along it. A gap cannot change faster than that.
+   */
+  steepness(): number {
+    if (this.mount.face.length === 2) return 1;
+    return (this.steep ??= steepnessOn(this.mount, this.shape));
+  }
+
   private slidingPairs(): Pair[] {
     const pairs: Pair[] = [];
     for (const { when, pieces } of this.parts)
@@ -257,6 +279,36 @@ export class Trial {
       }
     return pairs;
   }
+}
+
+function steepnessOn(mount: Mount, shape: LoadShape): number {
+  const { from, to } = reachOf(mount, shape);
+  const step = (to - from) / POSES_LOOKED_AT;
+  if (step < 1e-9) return 1;
+  // How far a rigid shape's points move is greatest at the corners of what holds it all.
+  const points = [
+    ...shape.body,
+    ...(shape.leaving ?? []),
+    ...(shape.latch ? [shape.latch] : []),
+    ...(shape.plug ? [shape.plug] : []),
+  ].flatMap((p) => p.points);
+  const xs = points.map((p) => p.x);
+  const ys = points.map((p) => p.y);
+  const corners = [Math.min(...xs), Math.max(...xs)].flatMap((x) =>
+    [Math.min(...ys), Math.max(...ys)].map((y) => ({ x, y })),
+  );
+  let most = 1;
+  let before: Point[] | null = null;
+  for (let i = 0; i <= POSES_LOOKED_AT; i++) {
+    const pose = poseAt(mount, shape, from + i * step);
+    const here = corners.map((p) => placed(pose, p));
+    here.forEach((p, k) => {
+      const q = before?.[k];
+      if (q) most = Math.max(most, Math.hypot(p.x - q.x, p.y - q.y) / step);
+    });
+    before = here;
+  }
+  return most * BETWEEN_POSES;
 }
 
 const NOTHING_NEAR: Tightest = { obstacle: '', name: 'anything near', when: 'at rest' };
@@ -280,7 +332,7 @@ function bestAlong(
   enough = AMPLE,
   atLeast = -Infinity,
 ): { alongM: number; clearanceM: number } {
-  const steep = trial.mount.face.length > 2 ? BOWED_STEEPNESS : 1;
+  const steep = trial.steepness();
   const best: Best = { alongM: from, clearanceM: -Infinity };
   // The spot wanted most comes first: where there is room in plenty it is taken.
   const first = Math.min(to, Math.max(from, preferred(trial.mount, trial.shape)));

@@ -12,7 +12,12 @@ export interface Piece {
   /** Circle round it, to pass over pairs that are far apart. */
   centre: Point;
   reach: number;
+  /** Its edges' lines, worked out when first asked for. */
+  edges?: Edges;
 }
+
+/** Edges as lines, three numbers each: the outward unit normal, and how far along it the edge lies, m. */
+export type Edges = readonly number[];
 
 /** A piece from points that are already convex and in order. */
 export function piece(points: readonly Point[], radiusM = 0): Piece {
@@ -88,25 +93,40 @@ function toSegment2(p: Point, a: Point, b: Point): number {
   return dx * dx + dy * dy;
 }
 
-/** Greatest gap between two convex shapes along the outward normals of the first's edges. */
-function alongNormals(a: readonly Point[], b: readonly Point[]): number {
-  let best = -Infinity;
-  const n = a.length;
-  // A segment has two sides, and its ends close it too: both are taken by walking there and back.
+/** The lines of a piece's edges, kept with it. A segment has two sides: both are taken by walking there and back. */
+export function edgesOf(p: Piece): Edges {
+  return (p.edges ??= linesOf(p.points));
+}
+
+function linesOf(ring: readonly Point[]): Edges {
+  const lines: number[] = [];
+  const n = ring.length;
   for (let i = 0; i < n; i++) {
-    const p = a[i] as Point;
-    const q = a[(i + 1) % n] as Point;
+    const p = ring[i] as Point;
+    const q = ring[(i + 1) % n] as Point;
     const dx = q.x - p.x;
     const dy = q.y - p.y;
     const long = Math.sqrt(dx * dx + dy * dy);
     if (long < 1e-12) continue;
     const nx = dy / long;
     const ny = -dx / long;
+    lines.push(nx, ny, p.x * nx + p.y * ny);
+  }
+  return lines;
+}
+
+/** Greatest gap between two convex shapes along the outward normals of the first's edges. */
+function alongNormals(edges: Edges, b: readonly Point[]): number {
+  let best = -Infinity;
+  for (let i = 0; i < edges.length; i += 3) {
+    const nx = edges[i] as number;
+    const ny = edges[i + 1] as number;
     let least = Infinity;
     for (const r of b) {
-      const d = (r.x - p.x) * nx + (r.y - p.y) * ny;
+      const d = r.x * nx + r.y * ny;
       if (d < least) least = d;
     }
+    least -= edges[i + 2] as number;
     if (least > best) best = least;
   }
   return best;
@@ -136,9 +156,9 @@ function nearest2(a: readonly Point[], b: readonly Point[]): number {
  */
 export function gapBetween(a: Piece, b: Piece, limit = Infinity): number {
   const radii = a.radiusM + b.radiusM;
-  const one = alongNormals(a.points, b.points);
+  const one = alongNormals(edgesOf(a), b.points);
   if (one - radii >= limit) return one - radii;
-  const apart = Math.max(one, alongNormals(b.points, a.points));
+  const apart = Math.max(one, alongNormals(edgesOf(b), a.points));
   if (apart - radii >= limit) return apart - radii;
   // Two tubes in one line overlap by no normal of theirs; their distance says whether they do.
   const thin = a.points.length <= 2 && b.points.length <= 2 && apart > -1e-12;
