@@ -6,6 +6,7 @@
 import { mkdirSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { planBuild, readBuildFile, ruleCatalog, starterShelf } from '@sprocket/core';
 import { catalogText, planText } from '../core/test/golden.ts';
+import { sheetBuilds, sheetsText } from '../core/test/sheets.ts';
 
 const root = new URL('../', import.meta.url);
 mkdirSync(new URL('core/test/golden/', root), { recursive: true });
@@ -21,6 +22,9 @@ for (const name of ['mixte', 'trike', 'box', 'lockkeeper', 'gravel'])
     new URL(`core/test/golden/${name}.txt`, root),
     planText(planBuild(open(`web/public/demo/builds/demo-${name}.json`), starterShelf)),
   );
+mkdirSync(new URL('core/test/golden/sheets/', root), { recursive: true });
+for (const [name, build] of Object.entries(sheetBuilds))
+  writeFileSync(new URL(`core/test/golden/sheets/${name}.txt`, root), sheetsText(build()));
 writeFileSync(new URL('core/test/golden/rules.txt', root), catalogText(ruleCatalog));
 for (const file of readdirSync(new URL('core/test/builds/', root)).filter((f) => /^version-\d+\.json$/.test(f))) {
   const opened = JSON.stringify(open(`core/test/builds/${file}`));

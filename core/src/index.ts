@@ -177,5 +177,7 @@ export {
 export { dxfDrawing } from './formats/dxf.ts';
 export { readGpx } from './formats/gpx.ts';
 export { writeGpx } from './formats/gpxWrite.ts';
+export { type BuildHead, headOf } from './formats/head.ts';
+export { mendBuild } from './formats/mend.ts';
 export { readSvgOutline } from './formats/svgOutline.ts';
 export { svgDrawing, svgPage } from './formats/svgSheet.ts';

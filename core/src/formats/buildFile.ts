@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { BUILD_SCHEMA, BUILD_VERSION, buildSchema, type Build } from '../build/build.ts';
 import { broughtUpToDate } from './migrate.ts';
 import { filePhotosSchema, type FilePhoto } from './photos.ts';
-import { parseJson, problemsOf, type ReadResult } from '../reading/problems.ts';
+import { dottedPath, parseJson, problemsOf, type ReadResult } from '../reading/problems.ts';
 
 /** Largest build file read, characters. */
 export const BUILD_FILE_LIMIT = 120_000_000;
@@ -65,14 +65,33 @@ export function readBuild(document: unknown): ReadResult<Build> {
       ],
     };
   }
-  const parsed = buildSchema.safeParse(broughtUpToDate(document, head.data.version));
-  if (!parsed.success) return { ok: false, problems: problemsOf(parsed.error) };
+  const parsed = checked(broughtUpToDate(document, head.data.version));
+  return parsed.ok
+    ? parsed
+    : { ok: false, problems: parsed.faults.map(({ path, message }) => ({ path: dottedPath(path), message })) };
+}
+
+/** One fault of a document, with the steps to its place. */
+export interface Fault {
+  path: readonly PropertyKey[];
+  message: string;
+}
+
+/** Every fault of a document of today's version; empty where it is a build. */
+export function faultsOf(document: unknown): Fault[] {
+  const parsed = checked(document);
+  return parsed.ok ? [] : parsed.faults;
+}
+
+function checked(document: unknown): { ok: true; value: Build } | { ok: false; faults: Fault[] } {
+  const parsed = buildSchema.safeParse(document);
+  if (!parsed.success) return { ok: false, faults: parsed.error.issues };
   const ascending = parsed.data.brief.route?.points.every(
     (p, i, all) => i === 0 || p.distanceM >= (all[i - 1]?.distanceM ?? 0),
   );
-  if (ascending === false)
-    return { ok: false, problems: [{ path: 'brief.route.points', message: 'distances must not go backwards' }] };
-  return { ok: true, value: parsed.data };
+  return ascending === false
+    ? { ok: false, faults: [{ path: ['brief', 'route', 'points'], message: 'distances must not go backwards' }] }
+    : { ok: true, value: parsed.data };
 }
 
 /** The build file's JSON Schema, for others who write or read it. */
