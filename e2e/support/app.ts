@@ -112,6 +112,51 @@ export async function fillBench(app: App, count: number): Promise<void> {
   }, count);
 }
 
+/** Puts records into a table of the browser's store as they are, past the app and its checks. */
+export async function putRaw(app: App, table: string, records: readonly unknown[]): Promise<void> {
+  await app.page.evaluate(
+    async (name, rows) => {
+      await new Promise<void>((done, failed) => {
+        const opening = indexedDB.open('jolly-sprocket');
+        opening.onerror = () => failed(new Error('the store does not open'));
+        opening.onsuccess = () => {
+          const db = opening.result;
+          const change = db.transaction(name, 'readwrite');
+          for (const row of rows) change.objectStore(name).put(row);
+          change.oncomplete = () => {
+            db.close();
+            done();
+          };
+          change.onabort = () => failed(change.error ?? new Error('the store refused'));
+        };
+      });
+    },
+    table,
+    records as never[],
+  );
+}
+
+/** What a table of the browser's store holds. */
+export async function getRaw(app: App, table: string): Promise<Record<string, unknown>[]> {
+  return app.page.evaluate(
+    (name) =>
+      new Promise<Record<string, unknown>[]>((done, failed) => {
+        const opening = indexedDB.open('jolly-sprocket');
+        opening.onerror = () => failed(new Error('the store does not open'));
+        opening.onsuccess = () => {
+          const db = opening.result;
+          const all = db.transaction(name).objectStore(name).getAll();
+          all.onerror = () => failed(new Error('the store does not read'));
+          all.onsuccess = () => {
+            db.close();
+            done(all.result as Record<string, unknown>[]);
+          };
+        };
+      }),
+    table,
+  );
+}
+
 /** Sets what a reader's device is like: light or dark, wide or narrow. */
 export async function setDevice(page: Page, { dark = false, width = 1280, height = 800 }): Promise<void> {
   await page.setViewport({ width, height });

@@ -18,6 +18,7 @@ import { router } from './app/router.tsx';
 import { startUp } from './app/startUp.ts';
 import { store } from './app/store.ts';
 import { theme } from './app/theme.ts';
+import { clearAway } from './storage/builds.ts';
 
 // The page's content policy forbids code made from text; Zod does without when told.
 z.config({ jitless: true });
@@ -39,3 +40,5 @@ createRoot(root).render(
     </Provider>
   </StrictMode>,
 );
+// Once what was asked for is on the screen.
+setTimeout(() => void clearAway().catch(() => undefined), 4000);

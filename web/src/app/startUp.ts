@@ -1,7 +1,6 @@
 import { partSchema } from '@sprocket/core';
 import { startAutosave } from '../storage/autosave.ts';
-import { db, dropOrphanPhotos, readSetting, writeSetting } from '../storage/db.ts';
-import { dropOrphanSummaries } from '../storage/summaries.ts';
+import { db, readSetting, writeSetting } from '../storage/db.ts';
 import { seedDemo } from '../storage/demo.ts';
 import { shelfActions } from './shelfSlice.ts';
 import { store } from './store.ts';
@@ -11,11 +10,8 @@ import { uiActions } from './uiSlice.ts';
 export async function startUp(): Promise<void> {
   try {
     await seedDemo();
-    await dropOrphanPhotos();
-    await dropOrphanSummaries();
-    const units = await readSetting('units');
+    const [units, kept] = await Promise.all([readSetting('units'), db.parts.toArray()]);
     if (units === 'imperial') store.dispatch(uiActions.unitsChosen('imperial'));
-    const kept = await db.parts.toArray();
     store.dispatch(shelfActions.ownPartsRead(kept.filter((part) => partSchema.safeParse(part).success)));
   } catch {
     store.dispatch(uiActions.savedMarked('failed'));

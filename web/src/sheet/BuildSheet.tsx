@@ -1,7 +1,7 @@
-import { readBuild } from '@sprocket/core';
 import { useEffect, useState } from 'react';
 import { Link, Outlet, useNavigation, useParams } from 'react-router';
-import { db, writeSetting } from '../storage/db.ts';
+import { readKept } from '../storage/builds.ts';
+import { writeSetting } from '../storage/db.ts';
 import { buildActions } from '../app/buildSlice.ts';
 import { Explain } from './Explain.tsx';
 import { Finder } from './Finder.tsx';
@@ -26,19 +26,18 @@ export function BuildSheet() {
   useEffect(() => {
     if (openId === buildId) return;
     let wanted = true;
-    void db.builds.get(buildId).then((kept) => {
+    void readKept(buildId).then((kept) => {
       if (!wanted) return;
       if (kept === undefined) {
         setMissing('No build is kept under this address in this browser.');
         return;
       }
-      const read = readBuild(kept);
-      if (!read.ok) {
-        setMissing(`This build cannot be read: ${read.problems[0]?.path ?? ''}: ${read.problems[0]?.message ?? ''}`);
+      if (!kept.ok) {
+        setMissing(`This build cannot be read: ${kept.problems[0]?.path ?? ''}: ${kept.problems[0]?.message ?? ''}`);
         return;
       }
       setMissing(null);
-      send(buildActions.opened(read.value));
+      send(buildActions.opened(kept.build));
       void writeSetting('last-build', buildId);
     });
     return () => {

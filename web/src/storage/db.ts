@@ -1,5 +1,5 @@
 import { Dexie, type EntityTable, type Transaction } from 'dexie';
-import { readBuild, type Build, type BuildSummary, type Part, type Route } from '@sprocket/core';
+import { readBuild, type Build, type BuildHead, type BuildSummary, type Part, type Route } from '@sprocket/core';
 
 /** A photo of one survey item. */
 export interface BuildPhoto {
@@ -12,11 +12,21 @@ export interface BuildPhoto {
 }
 
 /** A build's line for the bench list, and what it was worked out from. */
-export interface KeptSummary {
+export interface KeptLine {
   id: string;
   /** The build's age, the person's own parts and the judgement's version: another of any of them makes it stale. */
   madeOf: string;
-  summary: BuildSummary;
+  head: BuildHead;
+  summary: BuildSummary | null;
+  fault: string | null;
+}
+
+/** A deleted build, as it was: its photos stay with it until it is cleared away. */
+export interface BinnedBuild {
+  id: string;
+  /** ISO date and time. */
+  deletedAt: string;
+  raw: unknown;
 }
 
 interface Setting {
@@ -31,7 +41,8 @@ export const db = new Dexie('jolly-sprocket') as Dexie & {
   settings: EntityTable<Setting, 'key'>;
   photos: EntityTable<BuildPhoto, 'id'>;
   routes: EntityTable<Route, 'id'>;
-  summaries: EntityTable<KeptSummary, 'id'>;
+  lines: EntityTable<KeptLine, 'id'>;
+  bin: EntityTable<BinnedBuild, 'id'>;
 };
 
 /** Builds kept by an older version are brought up to date as their files would be; one that cannot be read is left as it is. */
@@ -50,11 +61,9 @@ db.version(3).stores({ routes: 'id, name' });
 
 db.version(4).stores({ summaries: 'id' }).upgrade(bringBuildsUpToDate);
 
-/** Photos of builds that were deleted for good. Run at the start, when nothing can be brought back any more. */
-export async function dropOrphanPhotos(): Promise<void> {
-  const kept = new Set(await db.builds.toCollection().primaryKeys());
-  await db.photos.filter((photo) => !kept.has(photo.buildId)).delete();
-}
+// Lines of the bench carry the build's head and what is wrong with it; the old ones are worked out anew. What is
+// deleted waits in the bin.
+db.version(5).stores({ summaries: null, lines: 'id', bin: 'id, deletedAt' });
 
 export async function readSetting(key: string): Promise<string | undefined> {
   return (await db.settings.get(key))?.value;

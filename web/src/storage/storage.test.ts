@@ -2,18 +2,44 @@ import 'fake-indexeddb/auto';
 import { expect } from 'chai';
 import { Dexie } from 'dexie';
 import { readFileSync } from 'node:fs';
-import { newBuild, planChosen, planContext, starterShelf, summaryOf, type Build, type Part } from '@sprocket/core';
+import {
+  headOf,
+  newBuild,
+  planChosen,
+  planContext,
+  starterShelf,
+  summaryOf,
+  type Build,
+  type Part,
+} from '@sprocket/core';
 import { buildActions } from '../app/buildSlice.ts';
 import { store, undo } from '../app/store.ts';
 import { startAutosave } from './autosave.ts';
-import { db, dropOrphanPhotos, readSetting, writeSetting, type KeptSummary } from './db.ts';
-import { dropOrphanSummaries, madeOf, refreshSummaries, stale } from './summaries.ts';
+import { benchLines, madeOf, refreshLines, type LineWork } from './bench.ts';
+import {
+  binBuild,
+  binned,
+  bringBack,
+  clearAway,
+  copyKept,
+  mendKept,
+  readableBuilds,
+  readKept,
+  renameKept,
+} from './builds.ts';
+import { db, readSetting, writeSetting, type KeptLine } from './db.ts';
 
 const build = (id: string, updatedAt = '2026-01-01T00:00:00.000Z'): Build => ({
   ...newBuild(id, id.toUpperCase(), updatedAt),
   id,
 });
-const summary = (b: Build) => summaryOf(planChosen(planContext(b, starterShelf)));
+/** What the worker makes of a build's line. */
+const work = (kept: unknown): LineWork => ({
+  head: headOf(kept),
+  summary: summaryOf(planChosen(planContext(kept as Build, starterShelf))),
+  fault: null,
+});
+const line = (b: Build, made = 'x'): KeptLine => ({ id: b.id, madeOf: made, ...work(b) });
 const old = (version: number): unknown =>
   JSON.parse(readFileSync(new URL(`../../../core/test/builds/version-${version}.json`, import.meta.url), 'utf8'));
 
@@ -34,7 +60,7 @@ describe('the browser’s store', () => {
     const kept = await db.builds.toArray();
     expect(kept.map((b) => b.version)).to.deep.equal([4]);
     expect(await readSetting('units')).to.equal('imperial');
-    expect(await db.summaries.count()).to.equal(0);
+    expect(await db.lines.count()).to.equal(0);
   });
 
   it('of version 3, whose builds were never brought up to date, has them so when they are opened', async () => {
@@ -52,25 +78,119 @@ describe('the browser’s store', () => {
     expect((await db.builds.toArray()).map((b) => [b.version, b.fixes])).to.deep.equal([[4, []]]);
   });
 
-  it('keeps settings, and drops the photos and lines of builds that are gone', async () => {
+  it('of version 4, with lines of the bench as they were then, opens and works them out anew', async () => {
+    const fourth = new Dexie('jolly-sprocket');
+    fourth.version(4).stores({
+      builds: 'id, name, updatedAt',
+      parts: 'id, kind',
+      settings: 'key',
+      photos: 'id, buildId, [buildId+item]',
+      routes: 'id, name',
+      summaries: 'id',
+    });
+    await fourth.table('builds').put(build('a'));
+    await fourth.table('summaries').put({ id: 'a', madeOf: 'old', summary: {} });
+    fourth.close();
+    await db.open();
+    expect((await benchLines([], 'v1')).map((l) => [l.id, l.name, l.stale, l.summary])).to.deep.equal([
+      ['a', 'A', true, null],
+    ]);
+  });
+
+  it('keeps settings, and clears away the photos and lines of builds that are gone for good', async () => {
     await db.open();
     await writeSetting('units', 'imperial');
     expect(await readSetting('units')).to.equal('imperial');
     expect(await readSetting('nothing')).to.equal(undefined);
-    await db.builds.put(build('a'));
+    await db.builds.bulkPut([build('a'), build('b')]);
     const photo = { item: 'valve', on: '2026-01-01', dataUrl: 'data:,' };
-    await db.photos.bulkPut([
-      { id: '1', buildId: 'a', ...photo },
-      { id: '2', buildId: 'gone', ...photo },
+    await db.photos.bulkPut(
+      ['a', 'b', 'gone', 'long gone'].map((buildId) => ({ id: `p ${buildId}`, buildId, ...photo })),
+    );
+    await db.lines.bulkPut([line(build('a')), line(build('b')), line(build('gone'))]);
+    await binBuild('b');
+    await db.bin.put({ id: 'long gone', deletedAt: '2026-01-01T00:00:00.000Z', raw: {} });
+    await clearAway();
+    expect(await db.photos.toCollection().primaryKeys()).to.deep.equal(['p a', 'p b']);
+    expect(await db.lines.toCollection().primaryKeys()).to.deep.equal(['a']);
+    expect((await binned()).map((b) => b.id)).to.deep.equal(['b']);
+  });
+});
+
+describe('builds in the store', () => {
+  beforeEach(async () => {
+    db.close();
+    await Dexie.delete('jolly-sprocket');
+    await db.open();
+    await db.builds.bulkPut([build('a'), build('b')]);
+    await db.photos.put({ id: 'p', buildId: 'a', item: 'valve', on: '2026-01-01', dataUrl: 'data:,x' });
+  });
+  after(() => db.close());
+
+  it('are read as their files would be: checked, and brought up to date', async () => {
+    await db.builds.put(old(2) as Build);
+    const { id } = old(2) as { id: string };
+    const kept = await readKept(id);
+    expect(kept?.ok && kept.build.version).to.equal(4);
+    await db.builds.put({ ...build('c'), brief: { heavy: true } } as unknown as Build);
+    const broken = await readKept('c');
+    expect(broken?.ok).to.equal(false);
+    if (broken && !broken.ok) expect(broken.problems[0]?.path).to.match(/^brief/);
+    expect(await readKept('none')).to.equal(undefined);
+    expect((await readableBuilds()).map((b) => b.id)).to.deep.equal(['a', 'b', id]);
+  });
+
+  it('go into the bin and come back as they were, photos too', async () => {
+    const before = await db.builds.get('a');
+    await binBuild('a');
+    expect(await db.builds.get('a')).to.equal(undefined);
+    await clearAway();
+    expect(await bringBack('a')).to.equal(true);
+    expect(await db.builds.get('a')).to.deep.equal(before);
+    expect(await db.photos.where({ buildId: 'a' }).count()).to.equal(1);
+    expect(await binned()).to.deep.equal([]);
+    expect(await bringBack('a')).to.equal(false);
+    await binBuild('none');
+    expect(await binned()).to.deep.equal([]);
+  });
+
+  it('brought back never overwrites one made anew under its id', async () => {
+    await binBuild('a');
+    await db.builds.put({ ...build('a'), name: 'Anew' });
+    expect(await bringBack('a')).to.equal(true);
+    expect((await db.builds.get('a'))?.name).to.equal('Anew');
+  });
+
+  it('are copied with their photos, their names never past what can be kept', async () => {
+    const copy = await copyKept('a', false);
+    expect(copy?.name).to.equal('A, copy');
+    expect(await db.photos.where({ buildId: copy?.id ?? '' }).count()).to.equal(1);
+    expect((await copyKept('a', true))?.variant).to.equal('B');
+    await renameKept('a', 'n'.repeat(118));
+    const long = await copyKept('a', false);
+    expect(long?.name.length).to.equal(120);
+    expect(long?.name.endsWith(', copy')).to.equal(true);
+    expect((await readKept(long?.id ?? ''))?.ok).to.equal(true);
+    expect(await copyKept('none', false)).to.equal(undefined);
+  });
+
+  it('are renamed only while they are there', async () => {
+    await renameKept('a', 'Alder');
+    expect((await db.builds.get('a'))?.name).to.equal('Alder');
+    await binBuild('b');
+    await renameKept('b', 'Back from the bin');
+    expect(await db.builds.get('b')).to.equal(undefined);
+  });
+
+  it('are mended where they lie, and what was there is kept', async () => {
+    const broken = { ...build('c'), choice: 'anything' };
+    await db.builds.put(broken as unknown as Build);
+    expect(await mendKept('c')).to.deep.equal([
+      { path: 'choice', message: 'Invalid input: expected object, received string' },
     ]);
-    await db.summaries.bulkPut([
-      { id: 'a', madeOf: 'x', summary: summary(build('a')) },
-      { id: 'gone', madeOf: 'x', summary: summary(build('a')) },
-    ]);
-    await dropOrphanPhotos();
-    await dropOrphanSummaries();
-    expect(await db.photos.toCollection().primaryKeys()).to.deep.equal(['1']);
-    expect(await db.summaries.toCollection().primaryKeys()).to.deep.equal(['a']);
+    expect((await readKept('c'))?.ok).to.equal(true);
+    expect((await binned())[0]?.raw).to.deep.equal(broken);
+    expect(await mendKept('none')).to.equal(undefined);
   });
 });
 
@@ -81,44 +201,79 @@ describe('the bench’s lines', () => {
     await db.open();
   });
   after(() => db.close());
-  const kept = async (): Promise<Map<string, KeptSummary>> =>
-    new Map((await db.summaries.toArray()).map((s) => [s.id, s]));
+  const stale = async (own: readonly Part[] = [], version = 'v1'): Promise<string[]> =>
+    (await benchLines(own, version)).filter((l) => l.stale).map((l) => l.id);
 
-  it('are stale when the build, the own parts or the judgement changed', () => {
+  it('are stale when the build, the own parts or the judgement changed', async () => {
     const b = build('a');
     const part = starterShelf.ring[0] as Part;
-    const line = (own: readonly Part[], version: string): Map<string, KeptSummary> =>
-      new Map([['a', { id: 'a', madeOf: madeOf(b, own, version), summary: summary(b) }]]);
-    expect(stale([b], new Map(), [], 'v1')).to.deep.equal([b]);
-    expect(stale([b], line([], 'v1'), [], 'v1')).to.deep.equal([]);
-    expect(stale([{ ...b, updatedAt: '2026-02-01T00:00:00.000Z' }], line([], 'v1'), [], 'v1').length).to.equal(1);
-    expect(stale([b], line([], 'v1'), [part], 'v1').length).to.equal(1);
-    expect(stale([b], line([part], 'v1'), [{ ...part, price: 99 }], 'v1').length).to.equal(1);
-    expect(stale([b], line([part], 'v1'), [part], 'v1')).to.deep.equal([]);
-    expect(stale([b], line([], 'v1'), [], 'v2').length).to.equal(1);
+    await db.builds.put(b);
+    expect(await stale()).to.deep.equal(['a']);
+    await db.lines.put(line(b, madeOf(b.updatedAt, [], 'v1')));
+    expect(await stale()).to.deep.equal([]);
+    expect(await stale([part])).to.deep.equal(['a']);
+    expect(await stale([], 'v2')).to.deep.equal(['a']);
+    await db.lines.put(line(b, madeOf(b.updatedAt, [part], 'v1')));
+    expect(await stale([part])).to.deep.equal([]);
+    expect(await stale([{ ...part, price: 99 }])).to.deep.equal(['a']);
+    await db.builds.put({ ...b, updatedAt: '2026-02-01T00:00:00.000Z' });
+    expect(await stale([part])).to.deep.equal(['a']);
   });
 
-  it('are worked out one after another; one that fails leaves the others theirs', async () => {
+  it('come last edited first, by their own names, whatever the builds are like', async () => {
+    await db.builds.bulkPut([
+      build('a'),
+      build('b', '2026-03-01T00:00:00.000Z'),
+      { id: 'c', name: 'Broken', updatedAt: 7 } as unknown as Build,
+      { id: 'd' } as unknown as Build,
+      { ...build('e'), brief: null } as unknown as Build,
+    ]);
+    const lines = await benchLines([], 'v1');
+    expect(lines.map((l) => l.name)).to.deep.equal(['B', 'A', 'E', 'Broken', 'd']);
+    await refreshLines(lines, [], 'v1', (kept) => Promise.resolve(work(kept)));
+    const now = await benchLines([], 'v1');
+    expect(now.map((l) => [l.name, l.stale, l.summary !== null, l.fault !== null])).to.deep.equal([
+      ['B', false, true, false],
+      ['A', false, true, false],
+      ['E', false, false, true],
+      ['Broken', false, false, true],
+      ['d', false, false, true],
+    ]);
+  });
+
+  it('are worked out one after another; one that fails is kept with why, and leaves the others theirs', async () => {
     const builds = ['a', 'b', 'c'].map((id) => build(id));
-    await refreshSummaries(builds, [], 'v1', (b) =>
-      b.id === 'b' ? Promise.reject(new Error('cannot be planned')) : Promise.resolve(summary(b)),
+    await db.builds.bulkPut(builds);
+    await refreshLines(await benchLines([], 'v1'), [], 'v1', (kept) =>
+      (kept as Build).id === 'b' ? Promise.reject(new Error('no wheel to stand on')) : Promise.resolve(work(kept)),
     );
-    const lines = await kept();
-    expect([...lines.keys()]).to.deep.equal(['a', 'c']);
-    expect(stale(builds, lines, [], 'v1').map((b) => b.id)).to.deep.equal(['b']);
-    expect(lines.get('a')?.summary).to.deep.equal(summary(build('a')));
+    const lines = new Map((await benchLines([], 'v1')).map((l) => [l.id, l]));
+    expect([...lines.values()].filter((l) => l.stale)).to.deep.equal([]);
+    expect(lines.get('a')?.summary).to.deep.equal(work(build('a')).summary);
+    expect(lines.get('b')?.summary).to.equal(null);
+    expect(lines.get('b')?.fault).to.match(/no wheel to stand on/);
+  });
+
+  it('of many are all kept, and none for a build that went meanwhile', async () => {
+    const ids = Array.from({ length: 21 }, (_, i) => `b${String(i).padStart(2, '0')}`);
+    await db.builds.bulkPut(ids.map((id) => build(id)));
+    const lines = await benchLines([], 'v1');
+    await db.builds.delete('b20');
+    await refreshLines(lines, [], 'v1', (kept) => Promise.resolve({ ...work(kept), summary: null }));
+    expect((await db.lines.toCollection().primaryKeys()).sort()).to.deep.equal(ids.slice(0, 20));
   });
 
   it('stop when nobody wants them any more', async () => {
+    await db.builds.bulkPut(['a', 'b', 'c'].map((id) => build(id)));
     let left = 1;
-    await refreshSummaries(
-      ['a', 'b', 'c'].map((id) => build(id)),
+    await refreshLines(
+      await benchLines([], 'v1'),
       [],
       'v1',
-      (b) => Promise.resolve(summary(b)),
+      (kept) => Promise.resolve(work(kept)),
       () => left-- > 0,
     );
-    expect([...(await kept()).keys()]).to.deep.equal(['a']);
+    expect(await db.lines.count()).to.equal(1);
   });
 });
 

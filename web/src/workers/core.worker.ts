@@ -1,8 +1,10 @@
 import {
+  headOf,
   judgeCandidates,
   measureNext,
   planChosen,
   planContext,
+  readBuild,
   readGpx,
   runDraws,
   starterShelf,
@@ -11,26 +13,36 @@ import {
   whatWouldChange,
   withParts,
   type Build,
-  type BuildSummary,
   type Candidates,
   type FigureId,
   type Finding,
   type NextItem,
   type Part,
   type PlanContext,
+  type ReadProblem,
   type VerdictEdge,
   type WhatChange,
 } from '@sprocket/core';
 import { expose } from 'comlink';
+import type { LineWork } from '../storage/bench.ts';
 
 /** A build comes as a copy, with the person's own parts: the starter shelf is here already. */
 const contextOf = (build: Build, own: readonly Part[]): PlanContext => planContext(build, withParts(starterShelf, own));
+
+const wordsOf = ([first, ...more]: readonly ReadProblem[]): string =>
+  `${first?.path ?? ''}: ${first?.message ?? ''}${more.length > 0 ? `, and ${more.length} more` : ''}.`;
 
 /** The core's longer sums, off the page. */
 const api = {
   /** What was not chosen, judged: the rest of a plan is reckoned on the page. */
   candidates: (build: Build, own: readonly Part[]): Candidates => judgeCandidates(contextOf(build, own)),
-  summary: (build: Build, own: readonly Part[]): BuildSummary => summaryOf(planChosen(contextOf(build, own))),
+  /** A build's line for the bench, from whatever the store has of it. */
+  benchLine: (kept: unknown, own: readonly Part[]): LineWork => {
+    const head = headOf(kept);
+    const read = readBuild(kept);
+    if (!read.ok) return { head, summary: null, fault: `It cannot be read: ${wordsOf(read.problems)}` };
+    return { head, summary: summaryOf(planChosen(contextOf(read.value, own))), fault: null };
+  },
   measureNext: (build: Build, own: readonly Part[]): NextItem[] => measureNext(contextOf(build, own)),
   verdictEdges: (
     build: Build,

@@ -4,7 +4,7 @@ import { useLiveQuery } from 'dexie-react-hooks';
 import { useMemo, useState } from 'react';
 import { useShelf } from '../../sheet/PlanProvider.tsx';
 import { useBuild } from '../../app/store.ts';
-import { db } from '../../storage/db.ts';
+import { readableBuilds } from '../../storage/builds.ts';
 import { MiniBike } from '../../drawing/MiniBike.tsx';
 import { Say, Show } from '../../ui/Show.tsx';
 import { StageHead } from '../../sheet/StageHead.tsx';
@@ -15,7 +15,7 @@ import './compare.css';
 export function CompareStage() {
   const build = useBuild();
   const shelf = useShelf();
-  const builds = useLiveQuery(() => db.builds.orderBy('name').toArray(), []);
+  const builds = useLiveQuery(readableBuilds, []);
   const [otherId, setOtherId] = useState<string | null>(null);
   const rest = useMemo(() => builds?.filter((b) => b.id !== build.id) ?? [], [builds, build.id]);
   const other = useMemo(() => rest.find((b) => b.id === otherId) ?? rest[0], [rest, otherId]);

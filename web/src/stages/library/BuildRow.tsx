@@ -1,158 +1,153 @@
-import { Button, Menu, TextInput } from '@mantine/core';
-import {
-  amount,
-  amountText,
-  showAmount,
-  vehicleKindWords,
-  writeBuildFile,
-  type Build,
-  type BuildSummary,
-} from '@sprocket/core';
-import { useState } from 'react';
-import { Link, useNavigate } from 'react-router';
+import { Button, TextInput } from '@mantine/core';
+import { amount, amountText, showAmount, vehicleKindWords, writeBuildFile } from '@sprocket/core';
+import { lazy, Suspense, useRef, useState } from 'react';
+import { Link } from 'react-router';
 import { buildActions } from '../../app/buildSlice.ts';
 import { useSend, useUnits } from '../../app/store.ts';
 import { MiniBike } from '../../drawing/MiniBike.tsx';
 import { VerdictMark } from '../../sheet/Verdict.tsx';
-import { db } from '../../storage/db.ts';
-import { photosOf, putPhotos } from '../../storage/photos.ts';
+import type { BenchLine } from '../../storage/bench.ts';
+import { copyKept, readKept, renameKept } from '../../storage/builds.ts';
+import { photosOf } from '../../storage/photos.ts';
 import { downloadText } from '../../ui/download.ts';
+import { Damaged } from './Damaged.tsx';
+
+/** A menu weighs more than its row: it is made when it is first opened. */
+const RowMenu = lazy(async () => ({ default: (await import('./RowMenu.tsx')).RowMenu }));
 
 /** One build on the bench: how it stands, and what can be done with it. */
-export function BuildRow({
-  build,
-  summary,
-  onDelete,
-}: {
-  build: Build;
-  summary: BuildSummary | undefined;
-  onDelete: () => void;
-}) {
+export function BuildRow({ line, onDelete }: { line: BenchLine; onDelete: () => void }) {
   const send = useSend();
-  const units = useUnits();
-  const navigate = useNavigate();
   const [naming, setNaming] = useState(false);
-  const [nameNext, setNameNext] = useState(false);
+  const [open, setOpen] = useState(false);
+  const more = useRef<HTMLButtonElement>(null);
+  const { id, name, summary, fault } = line;
 
-  const change = async (changes: Partial<Build>): Promise<void> => {
-    const next = { ...build, ...changes, updatedAt: new Date().toISOString() };
-    await db.builds.put(next);
+  const rename = async (wanted: string): Promise<void> => {
+    await renameKept(id, wanted);
+    // What is open is read again, under its new name.
     send(buildActions.opened(null));
   };
-  const copy = async (variant: boolean): Promise<void> => {
-    const now = new Date().toISOString();
-    const id = crypto.randomUUID();
-    await putPhotos(id, await photosOf(build.id));
-    await db.builds.put({
-      ...build,
-      id,
-      name: variant ? build.name : `${build.name}, copy`,
-      variant: variant ? String.fromCharCode((build.variant.charCodeAt(0) || 64) + 1) : build.variant,
-      createdAt: now,
-      updatedAt: now,
-    });
-  };
   return (
-    <li className={`build-row edge-${summary?.verdict ?? 'measure'}`} aria-busy={summary === undefined}>
-      <Link to={`/build/${build.id}/${build.choice.kitId ? 'drive' : 'brief'}`} className="build-open">
-        {summary ? <MiniBike drawing={summary.drawing} /> : <span className="mini" />}
-        <span className="build-words">
-          <span className="build-title">
-            <strong>{build.name}</strong> <span className="quiet">variant {build.variant}</span>
-          </span>
-          <span className="quiet">
-            {vehicleKindWords[build.donor.kind]} · {summary?.kitName ?? 'no kit yet'} ·{' '}
-            {summary?.packName ?? 'no pack yet'}
-          </span>
-          <span className="build-worst">
-            {summary ? (
-              <>
-                <VerdictMark verdict={summary.verdict} /> <span>{summary.worst ?? 'everything measured fits'}</span>
-              </>
-            ) : (
-              <span className="quiet">being worked out…</span>
-            )}
-          </span>
-        </span>
-        <span className="build-figures num">
-          {summary?.rangeM ? (
-            <>
-              <strong>
-                {showAmount(amount(summary.rangeM.low, 'way', 0), units).number}–
-                {amountText(amount(summary.rangeM.high, 'way', 0), units)}
-              </strong>
-              <span className="quiet">range</span>
-            </>
-          ) : (
-            <span className="quiet">no range yet</span>
-          )}
-        </span>
-      </Link>
+    <li
+      className={`build-row edge-${fault === null ? (summary?.verdict ?? 'measure') : 'stop'}`}
+      aria-busy={summary === null && fault === null}
+    >
+      {fault === null ? <Opener line={line} /> : <Damaged line={line} fault={fault} onDelete={onDelete} />}
       {naming ? (
         <TextInput
           autoFocus
           size="xs"
-          defaultValue={build.name}
-          aria-label={`New name for ${build.name}`}
+          defaultValue={name}
+          aria-label={`New name for ${name}`}
           maxLength={120}
           onKeyDown={(event) => {
             if (event.key === 'Enter') event.currentTarget.blur();
             if (event.key === 'Escape') setNaming(false);
           }}
           onBlur={(event) => {
-            const name = event.currentTarget.value.trim();
+            const wanted = event.currentTarget.value.trim();
             setNaming(false);
-            if (name !== '' && name !== build.name) void change({ name });
+            if (wanted !== '' && wanted !== name) void rename(wanted);
           }}
         />
       ) : null}
-      <Menu
-        position="bottom-end"
-        withinPortal
-        onExitTransitionEnd={() => {
-          // Only once the menu has handed the focus back, or it would take it from the field.
-          if (nameNext) setNaming(true);
-          setNameNext(false);
-        }}
-      >
-        <Menu.Target>
-          <Button variant="subtle" size="compact-sm" className="build-more" aria-label={`More for ${build.name}`}>
+      {fault === null ? (
+        <span className="build-more">
+          <Button
+            ref={more}
+            variant="subtle"
+            size="compact-sm"
+            aria-label={`More for ${name}`}
+            aria-haspopup="menu"
+            aria-expanded={open}
+            onClick={() => setOpen((was) => !was)}
+          >
             More
           </Button>
-        </Menu.Target>
-        <Menu.Dropdown>
-          <Menu.Item onClick={() => void navigate(`/build/${build.id}/brief`)}>Open at the brief</Menu.Item>
-          <Menu.Item onClick={() => setNameNext(true)}>Rename</Menu.Item>
-          <Menu.Item onClick={() => void copy(false)}>Duplicate</Menu.Item>
-          <Menu.Item onClick={() => void copy(true)}>New variant</Menu.Item>
-          <Menu.Item
-            onClick={() =>
-              void photosOf(build.id).then((photos) =>
-                downloadText(
-                  `${fileName(build)}.json`,
-                  writeBuildFile(
-                    build,
-                    photos.map(({ item, on, dataUrl }) => ({ item, on, dataUrl })),
-                  ),
-                  'application/json',
-                ),
-              )
-            }
-          >
-            Save as a build file
-          </Menu.Item>
-          <Menu.Item onClick={onDelete}>Delete</Menu.Item>
-        </Menu.Dropdown>
-      </Menu>
+          {open ? (
+            <Suspense fallback={null}>
+              <RowMenu
+                id={id}
+                onClose={(next) => {
+                  setOpen(false);
+                  if (next === 'name') setNaming(true);
+                  else more.current?.focus();
+                }}
+                onCopy={(variant) => void copyKept(id, variant)}
+                onSave={() => void saveFile(id)}
+                onDelete={onDelete}
+              />
+            </Suspense>
+          ) : null}
+        </span>
+      ) : null}
     </li>
   );
 }
 
-function fileName(build: Build): string {
-  const plain = build.name
+/** The row's face: its drawing, its names, its worst finding and its range. */
+function Opener({ line }: { line: BenchLine }) {
+  const units = useUnits();
+  const { summary } = line;
+  return (
+    <Link to={`/build/${line.id}/${line.hasKit ? 'drive' : 'brief'}`} className="build-open">
+      {summary ? <MiniBike drawing={summary.drawing} /> : <span className="mini" />}
+      <span className="build-words">
+        <span className="build-title">
+          <strong>{line.name}</strong> <span className="quiet">variant {line.variant}</span>
+        </span>
+        <span className="quiet">
+          {line.kind ? vehicleKindWords[line.kind] : 'no donor yet'} · {summary?.kitName ?? 'no kit yet'} ·{' '}
+          {summary?.packName ?? 'no pack yet'}
+        </span>
+        <span className="build-worst">
+          {summary ? (
+            <>
+              <VerdictMark verdict={summary.verdict} /> <span>{summary.worst ?? 'everything measured fits'}</span>
+            </>
+          ) : (
+            <span className="quiet">being worked out…</span>
+          )}
+        </span>
+      </span>
+      <span className="build-figures num">
+        {summary?.rangeM ? (
+          <>
+            <strong>
+              {showAmount(amount(summary.rangeM.low, 'way', 0), units).number}–
+              {amountText(amount(summary.rangeM.high, 'way', 0), units)}
+            </strong>
+            <span className="quiet">range</span>
+          </>
+        ) : (
+          <span className="quiet">no range yet</span>
+        )}
+      </span>
+    </Link>
+  );
+}
+
+async function saveFile(id: string): Promise<void> {
+  const kept = await readKept(id);
+  if (!kept?.ok) return;
+  const photos = await photosOf(id);
+  downloadText(
+    `${fileName(kept.build)}.json`,
+    writeBuildFile(
+      kept.build,
+      photos.map(({ item, on, dataUrl }) => ({ item, on, dataUrl })),
+    ),
+    'application/json',
+  );
+}
+
+/** A file's name from a build's: small letters, figures and dashes. */
+function fileName({ name, variant }: { name: string; variant: string }): string {
+  const plain = name
     .toLowerCase()
     .normalize('NFKD')
     .replace(/[^a-z0-9]+/g, '-')
     .replace(/^-|-$/g, '');
-  return `${plain === '' ? 'build' : plain}-${build.variant.toLowerCase() || 'a'}`;
+  return `${plain === '' ? 'build' : plain}-${variant.toLowerCase() || 'a'}`;
 }

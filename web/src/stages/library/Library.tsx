@@ -1,19 +1,21 @@
 import { Button, FileButton } from '@mantine/core';
 import { notifications } from '@mantine/notifications';
-import { newBuild, readBuildFileWithPhotos, type Build, type BuildSummary, type ReadProblem } from '@sprocket/core';
+import { newBuild, readBuildFileWithPhotos, type Build, type ReadProblem } from '@sprocket/core';
 import { useLiveQuery } from 'dexie-react-hooks';
-import { useEffect, useMemo, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { buildActions } from '../../app/buildSlice.ts';
 import { useApp, useSend } from '../../app/store.ts';
 import { saveNow } from '../../storage/autosave.ts';
+import { benchLines, madeOf, refreshLines, type BenchLine } from '../../storage/bench.ts';
+import { binBuild, bringBack } from '../../storage/builds.ts';
 import { db } from '../../storage/db.ts';
 import { loadDemo } from '../../storage/demo.ts';
-import { refreshSummaries, stale } from '../../storage/summaries.ts';
 import { coreVersion, coreWorker } from '../../workers/core.ts';
 import { putPhotos } from '../../storage/photos.ts';
 import { Mark } from '../../ui/Mark.tsx';
 import { Problems } from '../../ui/Problems.tsx';
+import { Bin } from './Bin.tsx';
 import { BuildRow } from './BuildRow.tsx';
 import './library.css';
 
@@ -22,8 +24,7 @@ export function Library() {
   const send = useSend();
   const navigate = useNavigate();
   const openBuild = useApp((state) => state.build.present.build);
-  const builds = useLiveQuery(() => db.builds.orderBy('updatedAt').reverse().toArray(), []);
-  const summaries = useSummaries(builds);
+  const lines = useLines();
   const [problems, setProblems] = useState<{ file: string; list: ReadProblem[] } | null>(null);
   const [dropping, setDropping] = useState(false);
 
@@ -36,7 +37,7 @@ export function Library() {
     await db.builds.put(build);
   };
   const create = async (): Promise<void> => {
-    const build = newBuild(crypto.randomUUID(), nextName(builds ?? []), new Date().toISOString());
+    const build = newBuild(crypto.randomUUID(), nextName(lines ?? []), new Date().toISOString());
     await add(build);
     await navigate(`/build/${build.id}/brief`);
   };
@@ -54,6 +55,30 @@ export function Library() {
     await add(build);
     await putPhotos(build.id, photos);
     notifications.show({ message: `“${build.name}” is on the bench.`, color: 'teal' });
+  };
+
+  const remove = async ({ id, name }: BenchLine): Promise<void> => {
+    await binBuild(id);
+    if (openBuild?.id === id) send(buildActions.opened(null));
+    notifications.show({
+      id: `deleted-${id}`,
+      color: 'marmalade',
+      message: (
+        <span className="notice">
+          “{name}” was deleted.
+          <Button
+            size="compact-sm"
+            variant="default"
+            onClick={() => {
+              void bringBack(id);
+              notifications.hide(`deleted-${id}`);
+            }}
+          >
+            Bring it back
+          </Button>
+        </span>
+      ),
+    });
   };
 
   return (
@@ -110,9 +135,9 @@ export function Library() {
         </Button>
       </div>
       {problems ? <Problems file={problems.file} problems={problems.list} onClose={() => setProblems(null)} /> : null}
-      {builds === undefined ? (
+      {lines === undefined ? (
         <p className="wait">Reading the bench…</p>
-      ) : builds.length === 0 ? (
+      ) : lines.length === 0 ? (
         <section className="teach">
           <h2>Nothing on the bench yet</h2>
           <ol>
@@ -124,71 +149,58 @@ export function Library() {
         </section>
       ) : (
         <ul className="build-list">
-          {builds.map((build) => (
-            <BuildRow
-              key={build.id}
-              build={build}
-              summary={summaries.get(build.id)}
-              onDelete={() => {
-                void db.builds.delete(build.id);
-                if (openBuild?.id === build.id) send(buildActions.opened(null));
-                notifications.show({
-                  id: `deleted-${build.id}`,
-                  color: 'marmalade',
-                  message: (
-                    <span className="notice">
-                      “{build.name}” was deleted.
-                      <Button
-                        size="compact-sm"
-                        variant="default"
-                        onClick={() => {
-                          void add(build);
-                          notifications.hide(`deleted-${build.id}`);
-                        }}
-                      >
-                        Bring it back
-                      </Button>
-                    </span>
-                  ),
-                });
-              }}
-            />
+          {lines.map((line) => (
+            <BuildRow key={line.id} line={line} onDelete={() => void remove(line)} />
           ))}
         </ul>
       )}
+      <Bin />
     </main>
   );
 }
 
-function nextName(builds: readonly Build[]): string {
-  const names = new Set(builds.map((b) => b.name));
+function nextName(lines: readonly BenchLine[]): string {
+  const names = new Set(lines.map((line) => line.name));
   for (let n = 1; ; n++) {
     const name = n === 1 ? 'New build' : `New build ${n}`;
     if (!names.has(name)) return name;
   }
 }
 
-/** Lines of the builds, as last worked out; those that are stale are worked out anew in the worker. */
-function useSummaries(builds: readonly Build[] | undefined): ReadonlyMap<string, BuildSummary> {
+/** The bench's lines; those that are stale are worked out anew in the worker, one round at a time. */
+function useLines(): readonly BenchLine[] | undefined {
   const own = useApp((state) => state.shelf.own);
-  const lines = useLiveQuery(() => db.summaries.toArray(), []);
+  const lines = useLiveQuery(() => benchLines(own, coreVersion), [own]);
+  const [rounds, setRounds] = useState(0);
+  const going = useRef(false);
+  /** What was tried already, once each, so that a line the store will not keep does not go round for ever. */
+  const tried = useRef(new Map<string, string>());
+  const here = useRef(true);
   useEffect(() => {
-    if (!builds || !lines) return;
-    const todo = stale(builds, new Map(lines.map((l) => [l.id, l])), own, coreVersion);
-    if (todo.length === 0) return;
-    let wanted = true;
-    void refreshSummaries(
+    here.current = true;
+    return () => {
+      here.current = false;
+    };
+  }, []);
+  useEffect(() => {
+    const todo = (lines ?? []).filter(
+      (l) => l.stale && tried.current.get(l.id) !== madeOf(l.updatedAt, own, coreVersion),
+    );
+    if (going.current || todo.length === 0) return;
+    for (const l of todo) tried.current.set(l.id, madeOf(l.updatedAt, own, coreVersion));
+    going.current = true;
+    void refreshLines(
       todo,
       own,
       coreVersion,
-      (build, parts) => coreWorker().summary(build, parts),
-      () => wanted,
-    );
-    return () => {
-      wanted = false;
-    };
-    // Each line kept brings the list round again; only builds and parts make work.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [builds, own, lines === undefined]);
-  return useMemo(() => new Map((lines ?? []).map((l) => [l.id, l.summary])), [lines]);
+      (kept, parts) => coreWorker().benchLine(kept, parts),
+      () => here.current,
+    )
+      .catch(() => undefined)
+      .then(() => {
+        going.current = false;
+        setRounds((n) => n + 1);
+      });
+  }, [lines, own, rounds]);
+  return lines;
 }

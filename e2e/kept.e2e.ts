@@ -1,0 +1,90 @@
+import { expect } from 'chai';
+import { readFileSync } from 'node:fs';
+import { axeFindings, getRaw, press, putRaw, startApp, textOf, visit, waitForText, type App } from './support/app.ts';
+
+type Loose = Record<string, unknown>;
+const trike = (): Loose =>
+  JSON.parse(readFileSync(new URL('../web/public/demo/builds/demo-trike.json', import.meta.url), 'utf8')) as Loose;
+const inside = (build: Loose, key: string): Loose => build[key] as Loose;
+
+/** Kinds of damage: what a half-written record, a bad disk, an old or a foreign program leaves behind. */
+const DAMAGE: Record<string, (build: Loose) => unknown> = {
+  'no brief': (b) => delete b.brief,
+  'brief null': (b) => (b.brief = null),
+  'brief a text': (b) => (b.brief = 'to work and back'),
+  'no donor': (b) => delete b.donor,
+  'donor of no kind': (b) => (inside(b, 'donor').kind = 'unicycle'),
+  'survey a list': (b) => (inside(b, 'donor').survey = []),
+  'choice a number': (b) => (b.choice = 7),
+  'cargo not a number': (b) => (inside(b, 'brief').cargoKg = 'heavy'),
+  'cargo beyond all': (b) => (inside(b, 'brief').cargoKg = -1e308),
+  'own parts broken': (b) => (b.ownParts = [{ id: 'x' }, null]),
+  'no schema': (b) => delete b.schema,
+  'of tomorrow': (b) => (b.version = 99),
+  'updated never': (b) => (b.updatedAt = 12),
+  'no name': (b) => delete b.name,
+};
+const damaged = Object.entries(DAMAGE).map(([what, harm], i) => {
+  const build = { ...trike(), id: `broken-${i}`, name: `Broken: ${what}` };
+  harm(build);
+  return build;
+});
+
+describe('what is kept in the browser', () => {
+  let app: App;
+  before(async () => {
+    app = await startApp({ demo: true });
+  });
+  after(() => app.close());
+
+  it('fourteen damaged builds leave the bench usable, each listed with why', async () => {
+    await visit(app, '/');
+    await putRaw(app, 'builds', damaged);
+    await visit(app, '/');
+    await app.page.waitForFunction(() => document.querySelectorAll('.build-damaged').length === 14);
+    const rows = await app.page.$$eval('.build-row', (all) => all.map((row) => row.textContent ?? ''));
+    expect(rows.length).to.equal(19);
+    expect(
+      rows.filter((row) => /range/.test(row) && !/no range yet/.test(row)).length,
+      'sound ones, with their range',
+    ).to.equal(5);
+    expect(rows.filter((row) => /It cannot be read: [^:]+: /.test(row)).length).to.equal(14);
+    expect(
+      rows.some((row) => /broken-13/.test(row)),
+      'one without a name goes by its id',
+    ).to.equal(true);
+    expect(await axeFindings(app.page, 'main')).to.deep.equal([]);
+    expect(app.complaints).to.deep.equal([]);
+  });
+
+  it('a damaged build is told of at its own address too', async () => {
+    await visit(app, '/build/broken-0/brief');
+    expect(await textOf(app.page, 'main')).to.match(/cannot be read: brief/);
+    expect(app.complaints).to.deep.equal([]);
+  });
+
+  it('mended, it opens, with all that was sound; what was there waits in the bin', async () => {
+    await visit(app, '/');
+    await press(app.page, 'Try to mend Broken: cargo not a number');
+    await waitForText(app.page, '.mantine-Notification-root', /brief\.cargoKg/);
+    await app.page.waitForFunction(() => document.querySelectorAll('.build-damaged').length === 13);
+    const kept = (await getRaw(app, 'builds')).find((b) => b.name === 'Broken: cargo not a number') as Loose;
+    expect(kept.donor).to.deep.equal(trike().donor);
+    expect(typeof inside(kept, 'brief').cargoKg).to.equal('number');
+    expect(inside((await getRaw(app, 'bin'))[0] as Loose, 'raw').brief).to.have.property('cargoKg', 'heavy');
+    await visit(app, '/build/broken-7/drive');
+    await waitForText(app.page, 'h1', /Drive/);
+  });
+
+  it('deleted, it goes into the bin, and comes back from there after a reload', async () => {
+    await visit(app, '/');
+    await press(app.page, 'More for Bookbinder’s mixte');
+    await press(app.page, 'Delete');
+    await app.page.waitForFunction(() => document.querySelectorAll('.build-row').length === 18);
+    await visit(app, '/');
+    await app.page.click('.bin summary');
+    await press(app.page, 'Bring it back: Bookbinder’s mixte');
+    await app.page.waitForFunction(() => document.querySelectorAll('.build-row').length === 19);
+    expect(app.complaints).to.deep.equal([]);
+  });
+});

@@ -1,0 +1,128 @@
+import { mendBuild, readBuild, type Build, type ReadProblem } from '@sprocket/core';
+import { db, type BinnedBuild } from './db.ts';
+
+/** A build as the store has it: read, or as it is with what is wrong. */
+export type KeptBuild = { ok: true; build: Build } | { ok: false; raw: unknown; problems: ReadProblem[] };
+
+/**
+ * Reads a build from the store as its file would be read: checked, and brought up to date if it is old.
+ * @returns undefined where none is kept under this id
+ */
+export async function readKept(id: string): Promise<KeptBuild | undefined> {
+  const raw: unknown = await db.builds.get(id);
+  if (raw === undefined) return undefined;
+  const read = readBuild(raw);
+  return read.ok ? { ok: true, build: read.value } : { ok: false, raw, problems: read.problems };
+}
+
+/** All builds that can be read, in the order of their names. */
+export async function readableBuilds(): Promise<Build[]> {
+  const kept: unknown[] = await db.builds.toArray();
+  return kept
+    .map(readBuild)
+    .flatMap((read) => (read.ok ? [read.value] : []))
+    .sort((a, b) => a.name.localeCompare(b.name));
+}
+
+/** Gives a build another name, if it is still there and can be read. */
+export async function renameKept(id: string, name: string): Promise<void> {
+  await db.transaction('rw', db.builds, async () => {
+    const kept = await readKept(id);
+    if (kept?.ok) await db.builds.put({ ...kept.build, name, updatedAt: now() });
+  });
+}
+
+/**
+ * Puts a copy of a build, with its photos, beside it: one more variant of it, or a build of its own.
+ * @returns the copy; undefined where the build is gone or cannot be read
+ */
+export async function copyKept(id: string, variant: boolean): Promise<Build | undefined> {
+  return db.transaction('rw', db.builds, db.photos, async () => {
+    const kept = await readKept(id);
+    if (!kept?.ok) return undefined;
+    const { build } = kept;
+    const at = now();
+    const copy: Build = {
+      ...build,
+      id: crypto.randomUUID(),
+      name: variant ? build.name : copyName(build.name),
+      variant: variant ? String.fromCharCode((build.variant.charCodeAt(0) || 64) + 1) : build.variant,
+      createdAt: at,
+      updatedAt: at,
+    };
+    await db.builds.add(copy);
+    const photos = await db.photos.where({ buildId: id }).toArray();
+    await db.photos.bulkAdd(photos.map((p) => ({ ...p, id: crypto.randomUUID(), buildId: copy.id })));
+    return copy;
+  });
+}
+
+const COPY = ', copy';
+/** Longest name of a build, characters, as its schema has it. */
+const LONGEST_NAME = 120;
+
+/** A copy's name, cut where it would grow past what can be kept. */
+function copyName(name: string): string {
+  return `${name.slice(0, LONGEST_NAME - COPY.length).trimEnd()}${COPY}`;
+}
+
+/** Takes a build off the bench into the bin; its photos stay where they are. */
+export async function binBuild(id: string): Promise<void> {
+  await db.transaction('rw', db.builds, db.bin, async () => {
+    const raw: unknown = await db.builds.get(id);
+    if (raw === undefined) return;
+    await db.bin.put({ id, deletedAt: now(), raw });
+    await db.builds.delete(id);
+  });
+}
+
+/** Puts a build back on the bench as it was, photos and all. False where the bin no longer has it. */
+export async function bringBack(id: string): Promise<boolean> {
+  return db.transaction('rw', db.builds, db.bin, async () => {
+    const binned = await db.bin.get(id);
+    if (!binned) return false;
+    if ((await db.builds.get(id)) === undefined) await db.builds.put(binned.raw as Build);
+    await db.bin.delete(id);
+    return true;
+  });
+}
+
+/** Days a deleted build waits in the bin. */
+const DAYS_KEPT = 30;
+
+/** What the bin has, the last deleted first. */
+export async function binned(): Promise<BinnedBuild[]> {
+  return db.bin.orderBy('deletedAt').reverse().toArray();
+}
+
+/** What was left behind by builds deleted for good: in the bin for long, photos and lines that nothing names. */
+export async function clearAway(): Promise<void> {
+  await db.transaction('rw', db.builds, db.bin, db.photos, db.lines, async () => {
+    const oldest = new Date(Date.now() - DAYS_KEPT * 86_400_000).toISOString();
+    await db.bin.where('deletedAt').below(oldest).delete();
+    const builds = new Set(await db.builds.toCollection().primaryKeys());
+    const known = new Set([...builds, ...(await db.bin.toCollection().primaryKeys())]);
+    const photographed = (await db.photos.orderBy('buildId').uniqueKeys()) as string[];
+    const gone = photographed.filter((id) => !known.has(id));
+    if (gone.length > 0) await db.photos.where('buildId').anyOf(gone).delete();
+    const lines = await db.lines.toCollection().primaryKeys();
+    await db.lines.bulkDelete(lines.filter((id) => !builds.has(id)));
+  });
+}
+
+/**
+ * Mends a build that cannot be read: the mended one takes its place, and what was there goes into the bin as it is.
+ * @returns what had to be given up; undefined where nothing is kept under this id
+ */
+export async function mendKept(id: string): Promise<ReadProblem[] | undefined> {
+  return db.transaction('rw', db.builds, db.bin, async () => {
+    const raw: unknown = await db.builds.get(id);
+    if (raw === undefined) return undefined;
+    const { build, lost } = mendBuild(raw, id, now());
+    await db.bin.put({ id: `${id} before it was mended`, deletedAt: now(), raw });
+    await db.builds.put({ ...build, id, updatedAt: now() });
+    return lost;
+  });
+}
+
+const now = (): string => new Date().toISOString();
