@@ -77,6 +77,7 @@ export {
   usualRider,
 } from './build/brief.ts';
 export { type Build, newBuild } from './build/build.ts';
+export { type Clash, mergeBuilds, type MergeStep, withValueAt } from './build/merge.ts';
 export { type Choice } from './build/choice.ts';
 export { type Fix } from './build/fixes.ts';
 export { type Order } from './build/orders.ts';
@@ -179,5 +180,6 @@ export { readGpx } from './formats/gpx.ts';
 export { writeGpx } from './formats/gpxWrite.ts';
 export { type BuildHead, headOf } from './formats/head.ts';
 export { mendBuild } from './formats/mend.ts';
+export { placeWords, valueWords } from './formats/placeWords.ts';
 export { readSvgOutline } from './formats/svgOutline.ts';
 export { svgDrawing, svgPage } from './formats/svgSheet.ts';

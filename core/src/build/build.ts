@@ -35,6 +35,8 @@ export const buildSchema = z.object({
   fixes: z.array(fixSchema).max(400),
   /** Parts marked as ordered, by part id. */
   orders: z.record(z.string().max(80), orderSchema),
+  /** How often it was written, by whoever wrote it: two versions of one build are told apart and merged by it. */
+  revision: z.int().min(0).default(0),
   createdAt: z.iso.datetime(),
   updatedAt: z.iso.datetime(),
 });
@@ -58,6 +60,7 @@ export function newBuild(id: string, name: string, now: string): Build {
     overrides: [],
     fixes: [],
     orders: {},
+    revision: 0,
     createdAt: now,
     updatedAt: now,
   };

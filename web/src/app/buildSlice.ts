@@ -1,5 +1,5 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
-import type { Build } from '@sprocket/core';
+import { mergeBuilds, withValueAt, type Build, type MergeStep } from '@sprocket/core';
 import { briefReducers } from './build/brief.ts';
 import { choiceReducers } from './build/choice.ts';
 import { decisionsReducers } from './build/decisions.ts';
@@ -15,6 +15,15 @@ const slice = createSlice({
   reducers: {
     opened(state, action: PayloadAction<Build | null>) {
       state.build = action.payload;
+    },
+    /** What the store has, taken into this state and, by the store of the app, into every state of the history. */
+    merged(state, { payload: { base, theirs } }: PayloadAction<{ base: Build; theirs: Build }>) {
+      if (state.build?.id === theirs.id) state.build = mergeBuilds(base, state.build as Build, theirs).build;
+    },
+    /** A value put where two windows disagreed. */
+    decided(state, action: PayloadAction<Edit<{ path: readonly MergeStep[]; value: unknown }>>) {
+      const { path, value } = action.payload.value;
+      if (state.build) state.build = withValueAt(state.build as Build, path, value);
     },
     renamed(state, action: PayloadAction<Edit<{ name?: string; variant?: string }>>) {
       if (state.build) Object.assign(state.build, action.payload.value);

@@ -20,9 +20,16 @@ function buildWithHistory(
   state: StateWithHistory<BuildState> | undefined,
   action: UnknownAction,
 ): StateWithHistory<BuildState> {
-  return buildActions.opened.match(action)
-    ? newHistory([], { build: action.payload }, [])
-    : undoableBuild(state, action);
+  if (buildActions.opened.match(action)) return newHistory([], { build: action.payload }, []);
+  if (state && buildActions.merged.match(action)) {
+    // Another window's edits were there all along: undoing one's own does not take them back.
+    const take = (step: BuildState): BuildState => buildReducer(step, action);
+    const present = take(state.present);
+    // The history's own note of the present is what the next edit files away as past.
+    const merged = { ...state, past: state.past.map(take), present, future: state.future.map(take) };
+    return Object.assign(merged, { _latestUnfiltered: present });
+  }
+  return undoableBuild(state, action);
 }
 
 const rootReducer = combineReducers({ build: buildWithHistory, ui: uiReducer, shelf: shelfReducer });

@@ -18,7 +18,7 @@ export interface UiState {
   explained: Explained | null;
   keysShown: boolean;
   tallyUp: boolean;
-  saved: 'saved' | 'saving' | 'failed';
+  saved: 'saved' | 'saving' | 'failed' | 'gone';
   donorView: DonorView;
   packView: PackView;
 }

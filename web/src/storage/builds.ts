@@ -28,7 +28,7 @@ export async function readableBuilds(): Promise<Build[]> {
 export async function renameKept(id: string, name: string): Promise<void> {
   await db.transaction('rw', db.builds, async () => {
     const kept = await readKept(id);
-    if (kept?.ok) await db.builds.put({ ...kept.build, name, updatedAt: now() });
+    if (kept?.ok) await db.builds.put({ ...kept.build, name, revision: kept.build.revision + 1, updatedAt: now() });
   });
 }
 
@@ -47,6 +47,7 @@ export async function copyKept(id: string, variant: boolean): Promise<Build | un
       id: crypto.randomUUID(),
       name: variant ? build.name : copyName(build.name),
       variant: variant ? String.fromCharCode((build.variant.charCodeAt(0) || 64) + 1) : build.variant,
+      revision: 0,
       createdAt: at,
       updatedAt: at,
     };
@@ -97,7 +98,7 @@ export async function binned(): Promise<BinnedBuild[]> {
 
 /** What was left behind by builds deleted for good: in the bin for long, photos and lines that nothing names. */
 export async function clearAway(): Promise<void> {
-  await db.transaction('rw', db.builds, db.bin, db.photos, db.lines, async () => {
+  await db.transaction('rw', [db.builds, db.bin, db.photos, db.lines, db.clashes], async () => {
     const oldest = new Date(Date.now() - DAYS_KEPT * 86_400_000).toISOString();
     await db.bin.where('deletedAt').below(oldest).delete();
     const builds = new Set(await db.builds.toCollection().primaryKeys());
@@ -105,6 +106,9 @@ export async function clearAway(): Promise<void> {
     const photographed = (await db.photos.orderBy('buildId').uniqueKeys()) as string[];
     const gone = photographed.filter((id) => !known.has(id));
     if (gone.length > 0) await db.photos.where('buildId').anyOf(gone).delete();
+    const clashing = (await db.clashes.orderBy('buildId').uniqueKeys()) as string[];
+    const settled = clashing.filter((id) => !known.has(id));
+    if (settled.length > 0) await db.clashes.where('buildId').anyOf(settled).delete();
     const lines = await db.lines.toCollection().primaryKeys();
     await db.lines.bulkDelete(lines.filter((id) => !builds.has(id)));
   });
@@ -120,7 +124,7 @@ export async function mendKept(id: string): Promise<ReadProblem[] | undefined> {
     if (raw === undefined) return undefined;
     const { build, lost } = mendBuild(raw, id, now());
     await db.bin.put({ id: `${id} before it was mended`, deletedAt: now(), raw });
-    await db.builds.put({ ...build, id, updatedAt: now() });
+    await db.builds.put({ ...build, id, revision: build.revision + 1, updatedAt: now() });
     return lost;
   });
 }

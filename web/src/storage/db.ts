@@ -1,5 +1,13 @@
 import { Dexie, type EntityTable, type Transaction } from 'dexie';
-import { readBuild, type Build, type BuildHead, type BuildSummary, type Part, type Route } from '@sprocket/core';
+import {
+  readBuild,
+  type Build,
+  type BuildHead,
+  type BuildSummary,
+  type Clash,
+  type Part,
+  type Route,
+} from '@sprocket/core';
 
 /** A photo of one survey item. */
 export interface BuildPhoto {
@@ -29,6 +37,12 @@ export interface BinnedBuild {
   raw: unknown;
 }
 
+/** A value that two windows changed differently: the build holds `mine` until somebody decides. */
+export interface KeptClash extends Clash {
+  id: string;
+  buildId: string;
+}
+
 interface Setting {
   key: string;
   value: string;
@@ -43,6 +57,7 @@ export const db = new Dexie('jolly-sprocket') as Dexie & {
   routes: EntityTable<Route, 'id'>;
   lines: EntityTable<KeptLine, 'id'>;
   bin: EntityTable<BinnedBuild, 'id'>;
+  clashes: EntityTable<KeptClash, 'id'>;
 };
 
 /** Builds kept by an older version are brought up to date as their files would be; one that cannot be read is left as it is. */
@@ -62,8 +77,8 @@ db.version(3).stores({ routes: 'id, name' });
 db.version(4).stores({ summaries: 'id' }).upgrade(bringBuildsUpToDate);
 
 // Lines of the bench carry the build's head and what is wrong with it; the old ones are worked out anew. What is
-// deleted waits in the bin.
-db.version(5).stores({ summaries: null, lines: 'id', bin: 'id, deletedAt' });
+// deleted waits in the bin; what two windows changed differently waits for a decision.
+db.version(5).stores({ summaries: null, lines: 'id', bin: 'id, deletedAt', clashes: 'id, buildId' });
 
 export async function readSetting(key: string): Promise<string | undefined> {
   return (await db.settings.get(key))?.value;

@@ -2,8 +2,7 @@ import { Button, TextInput } from '@mantine/core';
 import { amount, amountText, showAmount, vehicleKindWords, writeBuildFile } from '@sprocket/core';
 import { lazy, Suspense, useRef, useState } from 'react';
 import { Link } from 'react-router';
-import { buildActions } from '../../app/buildSlice.ts';
-import { useSend, useUnits } from '../../app/store.ts';
+import { useUnits } from '../../app/store.ts';
 import { MiniBike } from '../../drawing/MiniBike.tsx';
 import { VerdictMark } from '../../sheet/Verdict.tsx';
 import type { BenchLine } from '../../storage/bench.ts';
@@ -17,17 +16,11 @@ const RowMenu = lazy(async () => ({ default: (await import('./RowMenu.tsx')).Row
 
 /** One build on the bench: how it stands, and what can be done with it. */
 export function BuildRow({ line, onDelete }: { line: BenchLine; onDelete: () => void }) {
-  const send = useSend();
   const [naming, setNaming] = useState(false);
   const [open, setOpen] = useState(false);
   const more = useRef<HTMLButtonElement>(null);
   const { id, name, summary, fault } = line;
 
-  const rename = async (wanted: string): Promise<void> => {
-    await renameKept(id, wanted);
-    // What is open is read again, under its new name.
-    send(buildActions.opened(null));
-  };
   return (
     <li
       className={`build-row edge-${fault === null ? (summary?.verdict ?? 'measure') : 'stop'}`}
@@ -48,7 +41,7 @@ export function BuildRow({ line, onDelete }: { line: BenchLine; onDelete: () => 
           onBlur={(event) => {
             const wanted = event.currentTarget.value.trim();
             setNaming(false);
-            if (wanted !== '' && wanted !== name) void rename(wanted);
+            if (wanted !== '' && wanted !== name) void renameKept(id, wanted);
           }}
         />
       ) : null}

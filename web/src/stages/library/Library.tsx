@@ -6,7 +6,7 @@ import { useEffect, useRef, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { buildActions } from '../../app/buildSlice.ts';
 import { useApp, useSend } from '../../app/store.ts';
-import { saveNow } from '../../storage/autosave.ts';
+import { keeper } from '../../storage/autosave.ts';
 import { benchLines, madeOf, refreshLines, type BenchLine } from '../../storage/bench.ts';
 import { binBuild, bringBack } from '../../storage/builds.ts';
 import { db } from '../../storage/db.ts';
@@ -30,7 +30,7 @@ export function Library() {
 
   // The open build may hold edits younger than the store's.
   useEffect(() => {
-    void saveNow();
+    void keeper.flush();
   }, [openBuild]);
 
   const add = async (build: Build): Promise<void> => {
@@ -58,8 +58,10 @@ export function Library() {
   };
 
   const remove = async ({ id, name }: BenchLine): Promise<void> => {
-    await binBuild(id);
+    await keeper.flush();
     if (openBuild?.id === id) send(buildActions.opened(null));
+    await binBuild(id);
+    keeper.forget(id);
     notifications.show({
       id: `deleted-${id}`,
       color: 'marmalade',

@@ -1,0 +1,39 @@
+import { expect } from 'chai';
+import type { MergeStep } from '../build/merge.ts';
+import { starterShelf } from '../parts/shelf/starterShelf.ts';
+import { placeWords, valueWords } from './placeWords.ts';
+
+const value = (path: MergeStep[], v: unknown): string => valueWords(path, v, starterShelf, 'metric');
+
+describe('places of a build in words', () => {
+  it('go by what their screens call them', () => {
+    expect(placeWords(['brief', 'cargoKg'])).to.equal('Brief: Load carried');
+    expect(placeWords(['brief', 'riders', 0, 'massKg'])).to.equal('Brief: Mass, dressed');
+    expect(placeWords(['donor', 'survey', 'wheelbase'])).to.equal('Donor: Wheelbase');
+    expect(placeWords(['donor', 'condition', 'cracks'])).to.equal('Donor: Cracks');
+    expect(placeWords(['choice', 'kitId'])).to.equal('Choice: Kit');
+    expect(placeWords(['name'])).to.equal('Name');
+    expect(placeWords(['fixes', { key: 'axle-slot otter' }, 'remedy'])).to.equal(
+      'Remedy taken: axle-slot otter remedy',
+    );
+    expect(placeWords(['ownParts'])).to.equal('Own parts');
+    expect(placeWords([])).to.equal('');
+  });
+
+  it('and values as they were typed, named or measured', () => {
+    expect(value(['brief', 'cargoKg'], 7)).to.match(/^7\.0\skg$/);
+    expect(valueWords(['brief', 'cargoKg'], 7, starterShelf, 'imperial')).to.match(/lb$/);
+    expect(value(['brief', 'reserve'], 0.2)).to.equal('0.2');
+    expect(value(['choice', 'kitId'], 'otter-r250')).to.equal('Otter R250');
+    expect(value(['brief', 'posture'], 'upright')).to.equal('upright');
+    expect(value(['brief', 'trailer'], true)).to.equal('yes');
+    expect(value(['brief', 'trailer'], false)).to.equal('no');
+    expect(value(['choice', 'kitId'], null)).to.equal('nothing');
+    expect(value(['name'], '')).to.equal('nothing');
+    expect(value(['donor', 'survey', 'wheelbase'], { value: 1.05, typed: '105', unit: 'cm' })).to.equal('105 cm');
+    expect(value(['donor', 'survey', 'wheelbase'], { value: 1.05, typed: '' })).to.equal('1.05');
+    expect(value(['brief', 'riders'], [1, 2])).to.equal('a list of 2');
+    expect(value(['brief', 'route'], { name: 'Ridge' })).to.equal('Ridge');
+    expect(value(['x'], {})).to.equal('another version of it');
+  });
+});

@@ -1,0 +1,102 @@
+import type { MergeStep } from '../build/merge.ts';
+import { conditionWords, surveyItems } from '../donor/survey.ts';
+import { partById, type Shelf } from '../parts/part.ts';
+import { amount, amountText } from '../quantity/format.ts';
+import type { Dimension, UnitSystem } from '../quantity/units.ts';
+
+/** Sections of a build as the rail names them. */
+const sections: Record<string, string> = {
+  brief: 'Brief',
+  donor: 'Donor',
+  choice: 'Choice',
+  schools: 'Schools',
+  weights: 'Weight',
+  ownParts: 'Own parts',
+  ownLaws: 'Own legal classes',
+  overrides: 'Set aside',
+  fixes: 'Remedy taken',
+  orders: 'Ordered',
+};
+
+/** Fields as their screens name them, and what their numbers measure. */
+const fields: Record<string, { words: string; dimension?: Dimension }> = {
+  name: { words: 'Name' },
+  variant: { words: 'Variant' },
+  'brief.purpose': { words: 'Purpose' },
+  'brief.riding': { words: 'Who rides' },
+  'brief.cargoKg': { words: 'Load carried', dimension: 'mass' },
+  'brief.posture': { words: 'Posture' },
+  'brief.panniers': { words: 'Load in panniers' },
+  'brief.trailer': { words: 'Trailer' },
+  'brief.rangeWantedM': { words: 'Range wanted', dimension: 'way' },
+  'brief.reserve': { words: 'Reserve' },
+  'brief.cruiseMs': { words: 'Cruising speed', dimension: 'speed' },
+  'brief.legalClass': { words: 'Rules to ride by' },
+  'brief.budget': { words: 'Budget for parts' },
+  'brief.massTargetKg': { words: 'Weigh at most', dimension: 'mass' },
+  'brief.temperatureC': { words: 'Temperature', dimension: 'temperature' },
+  'brief.altitudeM': { words: 'Height above sea', dimension: 'height' },
+  'brief.headwindMs': { words: 'Headwind', dimension: 'speed' },
+  'brief.thereAndBack': { words: 'There and back' },
+  'brief.route': { words: 'Road' },
+  massKg: { words: 'Mass, dressed', dimension: 'mass' },
+  statureM: { words: 'Height', dimension: 'size' },
+  effort: { words: 'Effort' },
+  'donor.kind': { words: 'Kind of vehicle' },
+  'donor.inside': { words: 'Inside as drawn' },
+  'donor.obstructions': { words: 'What stands in the way' },
+  'choice.kitId': { words: 'Kit' },
+  'choice.packId': { words: 'Battery' },
+  'choice.packPlace': { words: 'Battery’s place' },
+  'choice.packSpot': { words: 'Battery’s spot' },
+  'choice.ringId': { words: 'Ring' },
+  'choice.clusterId': { words: 'Cogs' },
+  'choice.torqueArms': { words: 'Torque arms' },
+  'choice.assistLimitMs': { words: 'Assist limit', dimension: 'speed' },
+};
+
+const stepText = (step: MergeStep): string => (typeof step === 'object' ? step.key : String(step));
+
+/** What is known of a place: the whole path's words, else those of its last named step. */
+function fieldAt(path: readonly MergeStep[]): { words: string; dimension?: Dimension } | undefined {
+  const whole = fields[path.map(stepText).join('.')];
+  if (whole) return whole;
+  if (path[0] === 'donor' && path[1] === 'survey') {
+    const item = surveyItems.find((i) => i.id === path[2]);
+    if (item) return { words: item.label };
+  }
+  if (path[0] === 'donor' && path[1] === 'condition') {
+    const words = conditionWords[stepText(path[2] ?? '') as keyof typeof conditionWords] as
+      { label: string } | undefined;
+    if (words) return { words: words.label };
+  }
+  return fields[stepText(path.at(-1) ?? '')];
+}
+
+/** A place within a build in words a person knows it by, e.g. “Donor: Wheelbase”. */
+export function placeWords(path: readonly MergeStep[]): string {
+  const section = sections[stepText(path[0] ?? '')];
+  const field =
+    fieldAt(path)?.words ??
+    path
+      .slice(section ? 1 : 0)
+      .map(stepText)
+      .join(' ');
+  return section && field !== '' ? `${section}: ${field}` : (section ?? field);
+}
+
+/** A value of a build in a few words: as it was typed, by its part's name, or what it measures. */
+export function valueWords(path: readonly MergeStep[], value: unknown, shelf: Shelf, units: UnitSystem): string {
+  if (value === undefined || value === null || value === '') return 'nothing';
+  if (typeof value === 'boolean') return value ? 'yes' : 'no';
+  if (typeof value === 'number') {
+    const dimension = fieldAt(path)?.dimension;
+    return dimension ? amountText(amount(value, dimension), units) : String(value);
+  }
+  if (typeof value === 'string') return partById(shelf, value)?.name ?? value;
+  if (Array.isArray(value)) return `a list of ${value.length}`;
+  const { typed, unit, value: inner, name } = value as Record<string, unknown>;
+  if (typeof typed === 'string' && typed !== '') return `${typed} ${typeof unit === 'string' ? unit : ''}`.trim();
+  if (inner !== undefined) return valueWords(path, inner, shelf, units);
+  return typeof name === 'string' ? name : 'another version of it';
+}

@@ -1,0 +1,277 @@
+import { mergeBuilds, readBuild, type Build, type Clash } from '@sprocket/core';
+import { liveQuery, type Subscription } from 'dexie';
+import { bringBack } from './builds.ts';
+import { db } from './db.ts';
+
+/** Rest after the last edit before it is written, and the longest that typing without a rest goes unwritten, ms. */
+const REST = 200;
+const LONGEST = 800;
+/** Waits before a refused writing is tried again, ms; the last of them again and again. */
+const AGAIN = [1000, 2000, 5000, 15_000] as const;
+
+/** How the edits stand: all in the store; on their way; refused by it; or their build deleted in another window. */
+export type Saved = 'saved' | 'saving' | 'failed' | 'gone';
+
+/** Where the open build is edited, as a keeper needs to know it. */
+export interface Edited {
+  current: () => Build | null;
+  /** Calls back after every change; gives what ends that. */
+  subscribe: (changed: () => void) => () => void;
+  /** Takes in what the store has: `theirs` came of `base`, as the edits here did. */
+  merge: (base: Build, theirs: Build) => void;
+  mark: (saved: Saved) => void;
+}
+
+/** A build edited and not yet written, and what its edits began from: the build as the store last had it. */
+interface Waiting {
+  build: Build;
+  base: Build;
+}
+
+/**
+ * Writes builds as they are edited, and takes in what other windows write. Every writing looks first at what the
+ * store has: where another window was there meanwhile the two are merged, and a value changed on both sides is kept
+ * as a clash until somebody decides. A window that edits nothing writes nothing. Nothing is called saved before the
+ * store has said so; what it refuses stays here and is tried again.
+ */
+export class Keeper {
+  private readonly edited: Edited;
+  /** The open build as last seen, as it was when the store had just that, and as the store has it. */
+  private seen: Build | null = null;
+  private clean: Build | null = null;
+  private base: Build | null = null;
+  private readonly waiting = new Map<string, Waiting>();
+  private timer: ReturnType<typeof setTimeout> | undefined;
+  private since: number | null = null;
+  private again: ReturnType<typeof setTimeout> | undefined;
+  private refusals = 0;
+  private queue: Promise<void> = Promise.resolve();
+  private busy = false;
+  private missed: unknown;
+  private merging = false;
+  private live: Subscription | undefined;
+  private unsubscribe: () => void = () => undefined;
+
+  constructor(edited: Edited) {
+    this.edited = edited;
+  }
+
+  start(): void {
+    this.open(this.edited.current());
+    this.unsubscribe = this.edited.subscribe(() => this.changed());
+  }
+
+  stop(): void {
+    this.unsubscribe();
+    this.live?.unsubscribe();
+    clearTimeout(this.timer);
+    clearTimeout(this.again);
+  }
+
+  /** Builds with edits that the store does not have. */
+  get unsaved(): Build[] {
+    return [...this.waiting.values()].map((item) => item.build);
+  }
+
+  /** Writes all that waits; done once the store has it or has refused it. */
+  flush(): Promise<void> {
+    clearTimeout(this.timer);
+    this.since = null;
+    this.queue = this.queue.then(async () => {
+      for (const id of [...this.waiting.keys()]) await this.write(id);
+    });
+    return this.queue;
+  }
+
+  /** Lets go of edits whose build is deleted here. */
+  forget(id: string): void {
+    this.waiting.delete(id);
+    if (this.waiting.size > 0) return;
+    this.since = null;
+    clearTimeout(this.timer);
+    clearTimeout(this.again);
+    this.edited.mark('saved');
+  }
+
+  /** Puts the open build back on the bench after another window deleted it, with what was edited here since. */
+  async putBack(): Promise<void> {
+    const { base } = this;
+    if (!base) return;
+    if (!(await bringBack(base.id))) await db.builds.add(base);
+    this.edited.mark(this.waiting.size > 0 ? 'saving' : 'saved');
+    await this.flush();
+  }
+
+  private open(build: Build | null): void {
+    this.live?.unsubscribe();
+    this.live = undefined;
+    this.seen = this.clean = build;
+    // Edits that the store refused before are still what they began from.
+    this.base = build ? (this.waiting.get(build.id)?.base ?? build) : null;
+    this.missed = undefined;
+    if (!build) return;
+    const { id } = build;
+    let there = false;
+    this.live = liveQuery(() => db.builds.get(id)).subscribe({
+      next: (raw: unknown) => {
+        if (raw !== undefined) {
+          there = true;
+          this.takeIn(raw);
+        } else if (there) this.edited.mark('gone');
+      },
+      // A store that cannot be read is told of by what cannot be written.
+      error: () => undefined,
+    });
+  }
+
+  private changed(): void {
+    const build = this.edited.current();
+    if (build === this.seen || this.merging) return;
+    if (build === null || build.id !== this.seen?.id) {
+      // Another build was opened: what waits is written at once.
+      void this.flush();
+      this.open(build);
+      return;
+    }
+    this.seen = build;
+    if (this.base === null) return;
+    if (build === this.clean) {
+      // Undone back to what the store has.
+      this.forget(build.id);
+      return;
+    }
+    this.waiting.set(build.id, { build, base: this.base });
+    this.edited.mark('saving');
+    this.since ??= Date.now();
+    clearTimeout(this.timer);
+    const left = Math.max(0, LONGEST - (Date.now() - this.since));
+    this.timer = setTimeout(() => void this.flush(), Math.min(REST, left));
+  }
+
+  private async write(id: string): Promise<void> {
+    const item = this.waiting.get(id);
+    if (!item) return;
+    const sent = item.build;
+    this.busy = true;
+    try {
+      const found = await putMerged(sent, item.base);
+      if (found === 'gone') {
+        // Deleted in another window: not put back unasked, and its edits are not thrown away.
+        this.edited.mark('gone');
+        return;
+      }
+      this.written(id, sent, found);
+    } catch {
+      this.refused();
+      return;
+    } finally {
+      this.busy = false;
+    }
+    const { missed } = this;
+    this.missed = undefined;
+    if (missed !== undefined) this.takeIn(missed);
+  }
+
+  private written(id: string, sent: Build, { build, merged }: Written): void {
+    this.refusals = 0;
+    clearTimeout(this.again);
+    const done = this.waiting.get(id)?.build === sent;
+    if (done) this.waiting.delete(id);
+    if (this.seen?.id === id) {
+      if (merged) this.merge(sent, build);
+      else this.base = build;
+      if (done) this.clean = this.seen;
+    }
+    const later = this.waiting.get(id);
+    if (later) {
+      later.base = build;
+      if (this.seen?.id === id) later.build = this.seen;
+    }
+    if (this.waiting.size === 0) this.edited.mark('saved');
+  }
+
+  private refused(): void {
+    this.edited.mark('failed');
+    clearTimeout(this.again);
+    this.again = setTimeout(() => void this.flush(), AGAIN[Math.min(this.refusals, AGAIN.length - 1)]);
+    this.refusals++;
+  }
+
+  /** Looks at the open build as the store has it now, perhaps by another window. */
+  private takeIn(raw: unknown): void {
+    if (this.busy) {
+      this.missed = raw;
+      return;
+    }
+    const { base, seen } = this;
+    const read = readBuild(raw);
+    if (!read.ok || !base || !seen || read.value.id !== seen.id) return;
+    const theirs = read.value;
+    if (theirs.revision === base.revision && theirs.updatedAt === base.updatedAt) return;
+    const item = this.waiting.get(seen.id);
+    if (item) void keepClashes(seen.id, mergeBuilds(base, seen, theirs).clashes).catch(() => undefined);
+    this.merge(base, theirs);
+    if (!item) {
+      this.clean = this.seen;
+      this.edited.mark('saved');
+    } else if (this.seen) this.waiting.set(seen.id, { build: this.seen, base: theirs });
+  }
+
+  private merge(base: Build, theirs: Build): void {
+    this.merging = true;
+    this.edited.merge(base, theirs);
+    this.merging = false;
+    this.seen = this.edited.current();
+    this.base = theirs;
+  }
+}
+
+interface Written {
+  /** As the store has it now. */
+  build: Build;
+  /** Another window's edits are in it. */
+  merged: boolean;
+}
+
+/** Writes a build over what its edits began from, merged with what another window wrote meanwhile. */
+async function putMerged(mine: Build, base: Build): Promise<Written | 'gone'> {
+  return db.transaction('rw', db.builds, db.clashes, db.bin, async () => {
+    const raw: unknown = await db.builds.get(mine.id);
+    if (raw === undefined) return 'gone';
+    const read = readBuild(raw);
+    if (!read.ok) {
+      // What cannot be read is not merged; it is kept beside, as it is.
+      await db.bin.put({ id: `${mine.id} before it was written over`, deletedAt: new Date().toISOString(), raw });
+      const build = stamped(mine, mine.revision + 1);
+      await db.builds.put(build);
+      return { build, merged: false };
+    }
+    const theirs = read.value;
+    const merged = theirs.revision !== base.revision || theirs.updatedAt !== base.updatedAt;
+    const made = merged ? mergeBuilds(base, mine, theirs) : { build: mine, clashes: [] };
+    const build = stamped(made.build, theirs.revision + 1);
+    await db.builds.put(build);
+    await keepClashes(mine.id, made.clashes);
+    return { build, merged };
+  });
+}
+
+const stamped = (build: Build, revision: number): Build => ({
+  ...build,
+  revision,
+  updatedAt: new Date().toISOString(),
+});
+
+/** Keeps clashes until somebody decides; one of the same place takes an older one's. */
+async function keepClashes(buildId: string, clashes: readonly Clash[]): Promise<void> {
+  if (clashes.length === 0) return;
+  await db.clashes.bulkPut(
+    clashes.map(({ path, mine, theirs }) => ({
+      id: `${buildId} ${JSON.stringify(path)}`,
+      buildId,
+      path,
+      mine,
+      theirs,
+    })),
+  );
+}
