@@ -21,6 +21,10 @@ export interface App {
   /** What the page complained of: errors, and anything the content policy stopped. */
   complaints: string[];
   downloads: string;
+  /** Another window of the same browser, as wide as the first. */
+  another: () => Promise<App>;
+  /** Ends the browser as a power cut would, and opens another on what it left. */
+  kill: () => Promise<void>;
   close: () => Promise<void>;
 }
 
@@ -51,23 +55,37 @@ export async function startApp({ demo = false, width = 1280, height = 800, dark 
   }).listen(0, '127.0.0.1');
   await new Promise((done) => server.once('listening', done));
   const url = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
-  const browser = await launchBrowser(profile);
-  const page = await browser.newPage();
-  page.setDefaultTimeout(PATIENCE);
-  page.setDefaultNavigationTimeout(PATIENCE);
-  await setDevice(page, { dark, width, height });
-  const session = await page.createCDPSession();
-  await session.send('Browser.setDownloadBehavior', { behavior: 'allow', downloadPath: downloads });
+  let browser = await launchBrowser(profile);
   const complaints: string[] = [];
-  page.on('console', (message) => {
-    if (message.type() === 'error' || /Content Security Policy/.test(message.text())) complaints.push(message.text());
-  });
-  page.on('pageerror', (error) => complaints.push(String(error)));
-  return {
+  const openPage = async (): Promise<Page> => {
+    const page = await browser.newPage();
+    page.setDefaultTimeout(PATIENCE);
+    page.setDefaultNavigationTimeout(PATIENCE);
+    await setDevice(page, { dark, width, height });
+    const session = await page.createCDPSession();
+    await session.send('Browser.setDownloadBehavior', { behavior: 'allow', downloadPath: downloads });
+    page.on('console', (message) => {
+      if (message.type() === 'error' || /Content Security Policy/.test(message.text())) complaints.push(message.text());
+    });
+    page.on('pageerror', (error) => complaints.push(String(error)));
+    return page;
+  };
+  const app: App = {
     url,
-    page,
+    page: await openPage(),
     complaints,
     downloads,
+    another: async () => ({ ...app, page: await openPage() }),
+    kill: async () => {
+      const gone = new Promise((done) => browser.process()?.once('exit', done));
+      browser.process()?.kill('SIGKILL');
+      await gone;
+      // The lock of a browser that is no more would keep the next one out.
+      for (const lock of ['SingletonLock', 'SingletonCookie', 'SingletonSocket'])
+        rmSync(join(profile, lock), { force: true });
+      browser = await launchBrowser(profile);
+      app.page = await openPage();
+    },
     close: async () => {
       await browser.close();
       server.closeAllConnections();
@@ -75,6 +93,7 @@ export async function startApp({ demo = false, width = 1280, height = 800, dark 
       for (const folder of [profile, downloads]) rmSync(folder, { recursive: true, force: true, maxRetries: 5 });
     },
   };
+  return app;
 }
 
 /** Goes to an address of the app and waits until it has drawn, and has judged what it shows. */

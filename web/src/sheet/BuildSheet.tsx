@@ -5,6 +5,7 @@ import { writeSetting } from '../storage/db.ts';
 import { buildActions } from '../app/buildSlice.ts';
 import { Explain } from './Explain.tsx';
 import { Finder } from './Finder.tsx';
+import { KeepNotice } from './KeepNotice.tsx';
 import { KeySheet } from './KeySheet.tsx';
 import { PlanProvider, usePlanState } from './PlanProvider.tsx';
 import { Rail } from './Rail.tsx';
@@ -78,6 +79,7 @@ function OpenSheet() {
       </a>
       <Rail plan={state.plan} />
       <main id="stage" className="stage" tabIndex={-1} aria-busy={going === 'loading'}>
+        <KeepNotice />
         <Outlet />
       </main>
       <Tally plan={state.plan} previous={state.previous} />

@@ -6,6 +6,8 @@ import { stages } from '../stages/all.ts';
 import type { Stage } from '../stages/stage.ts';
 import { useApp, useBuild } from '../app/store.ts';
 
+const savedWords = { saved: 'saved', saving: 'saving…', failed: 'not saved', gone: 'deleted elsewhere' } as const;
+
 /** The left rail: the build, and the ten stages as links of a chain. */
 export function Rail({ plan }: { plan: BuildPlan }) {
   const build = useBuild();
@@ -21,7 +23,7 @@ export function Rail({ plan }: { plan: BuildPlan }) {
       <Link to="/" className="build-card">
         <strong>{build.name}</strong>
         <span>
-          variant {build.variant} · {saved === 'failed' ? 'not saved' : saved === 'saving' ? 'saving…' : 'saved'}
+          variant {build.variant} · {savedWords[saved]}
           <span className="sr"> · switch, duplicate or rename builds</span>
         </span>
       </Link>

@@ -317,6 +317,21 @@ describe('a build kept as it is edited', () => {
       expect(one.keeper.unsaved).to.deep.equal([]);
     });
 
+    it('a clash met while it refuses is told once it can be', async () => {
+      const one = await window();
+      await refusing(async () => {
+        one.type(CARGO, 12);
+        await wait(250);
+        // The other window’s writing goes in past the refusal.
+        await db.builds.bulkPut([{ ...first, revision: 1, brief: { ...first.brief, cargoKg: 7 } }]);
+        await wait(60);
+        expect(one.build?.brief.cargoKg).to.equal(12);
+      });
+      await one.keeper.flush();
+      expect((await kept()).brief.cargoKg).to.equal(12);
+      expect((await db.clashes.toArray()).map((c) => [c.path, c.mine, c.theirs])).to.deep.equal([[CARGO, 12, 7]]);
+    });
+
     it('keeps the edits of a build closed meanwhile, and writes them when it can', async () => {
       const one = await window();
       await refusing(async () => {
@@ -354,7 +369,7 @@ describe('a build kept as it is edited', () => {
 
     it('writes over what cannot be read only with that kept beside', async () => {
       const one = await window();
-      const broken = { ...first, brief: 'torn' };
+      const broken = { ...first, revision: 5, brief: 'torn' };
       await db.builds.put(broken as unknown as Build);
       one.type(CARGO, 16);
       await settled();

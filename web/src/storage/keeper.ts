@@ -3,9 +3,12 @@ import { liveQuery, type Subscription } from 'dexie';
 import { bringBack } from './builds.ts';
 import { db } from './db.ts';
 
-/** Rest after the last edit before it is written, and the longest that typing without a rest goes unwritten, ms. */
-const REST = 200;
-const LONGEST = 800;
+/**
+ * Rest after the last edit before it is written, and the longest that typing without a rest goes unwritten, ms. A
+ * quarter of the second that is promised, since a page that is busy with a plan comes to it late.
+ */
+const REST = 150;
+const LONGEST = 250;
 /** Waits before a refused writing is tried again, ms; the last of them again and again. */
 const AGAIN = [1000, 2000, 5000, 15_000] as const;
 
@@ -26,6 +29,8 @@ export interface Edited {
 interface Waiting {
   build: Build;
   base: Build;
+  /** Found as another window's edits were taken in; kept with the next writing. */
+  clashes: Clash[];
 }
 
 /**
@@ -47,7 +52,7 @@ export class Keeper {
   private refusals = 0;
   private queue: Promise<void> = Promise.resolve();
   private busy = false;
-  private missed: unknown;
+  private lookLater = false;
   private merging = false;
   private live: Subscription | undefined;
   private unsubscribe: () => void = () => undefined;
@@ -108,7 +113,6 @@ export class Keeper {
     this.seen = this.clean = build;
     // Edits that the store refused before are still what they began from.
     this.base = build ? (this.waiting.get(build.id)?.base ?? build) : null;
-    this.missed = undefined;
     if (!build) return;
     const { id } = build;
     let there = false;
@@ -116,7 +120,7 @@ export class Keeper {
       next: (raw: unknown) => {
         if (raw !== undefined) {
           there = true;
-          this.takeIn(raw);
+          void this.look(id).catch(() => undefined);
         } else if (there) this.edited.mark('gone');
       },
       // A store that cannot be read is told of by what cannot be written.
@@ -140,7 +144,7 @@ export class Keeper {
       this.forget(build.id);
       return;
     }
-    this.waiting.set(build.id, { build, base: this.base });
+    this.waiting.set(build.id, { build, base: this.base, clashes: this.waiting.get(build.id)?.clashes ?? [] });
     this.edited.mark('saving');
     this.since ??= Date.now();
     clearTimeout(this.timer);
@@ -154,7 +158,7 @@ export class Keeper {
     const sent = item.build;
     this.busy = true;
     try {
-      const found = await putMerged(sent, item.base);
+      const found = await putMerged(item);
       if (found === 'gone') {
         // Deleted in another window: not put back unasked, and its edits are not thrown away.
         this.edited.mark('gone');
@@ -166,10 +170,9 @@ export class Keeper {
       return;
     } finally {
       this.busy = false;
+      if (this.lookLater) void this.look(id).catch(() => undefined);
+      this.lookLater = false;
     }
-    const { missed } = this;
-    this.missed = undefined;
-    if (missed !== undefined) this.takeIn(missed);
   }
 
   private written(id: string, sent: Build, { build, merged }: Written): void {
@@ -184,6 +187,7 @@ export class Keeper {
     }
     const later = this.waiting.get(id);
     if (later) {
+      later.clashes = [];
       later.base = build;
       if (this.seen?.id === id) later.build = this.seen;
     }
@@ -197,24 +201,26 @@ export class Keeper {
     this.refusals++;
   }
 
-  /** Looks at the open build as the store has it now, perhaps by another window. */
-  private takeIn(raw: unknown): void {
-    if (this.busy) {
-      this.missed = raw;
-      return;
-    }
-    const { base, seen } = this;
+  /** Looks at what the store has of the open build, perhaps by another window. Not while it is being written. */
+  private async look(id: string): Promise<void> {
+    const raw: unknown = this.busy ? undefined : await db.builds.get(id);
+    if (this.busy) this.lookLater = true;
+    else if (raw !== undefined && this.seen?.id === id) this.takeIn(this.seen, raw);
+  }
+
+  private takeIn(seen: Build, raw: unknown): void {
+    const { base } = this;
+    if (!base || isStill(raw, base)) return;
     const read = readBuild(raw);
-    if (!read.ok || !base || !seen || read.value.id !== seen.id) return;
+    if (!read.ok) return;
     const theirs = read.value;
-    if (theirs.revision === base.revision && theirs.updatedAt === base.updatedAt) return;
     const item = this.waiting.get(seen.id);
-    if (item) void keepClashes(seen.id, mergeBuilds(base, seen, theirs).clashes).catch(() => undefined);
+    const clashes = item ? [...item.clashes, ...mergeBuilds(base, seen, theirs).clashes] : [];
     this.merge(base, theirs);
     if (!item) {
       this.clean = this.seen;
       this.edited.mark('saved');
-    } else if (this.seen) this.waiting.set(seen.id, { build: this.seen, base: theirs });
+    } else if (this.seen) this.waiting.set(seen.id, { build: this.seen, base: theirs, clashes });
   }
 
   private merge(base: Build, theirs: Build): void {
@@ -234,10 +240,16 @@ interface Written {
 }
 
 /** Writes a build over what its edits began from, merged with what another window wrote meanwhile. */
-async function putMerged(mine: Build, base: Build): Promise<Written | 'gone'> {
+async function putMerged({ build: mine, base, clashes }: Waiting): Promise<Written | 'gone'> {
   return db.transaction('rw', db.builds, db.clashes, db.bin, async () => {
     const raw: unknown = await db.builds.get(mine.id);
     if (raw === undefined) return 'gone';
+    await keepClashes(mine.id, clashes);
+    if (isStill(raw, base)) {
+      const build = stamped(mine, base.revision + 1);
+      await db.builds.put(build);
+      return { build, merged: false };
+    }
     const read = readBuild(raw);
     if (!read.ok) {
       // What cannot be read is not merged; it is kept beside, as it is.
@@ -246,15 +258,19 @@ async function putMerged(mine: Build, base: Build): Promise<Written | 'gone'> {
       await db.builds.put(build);
       return { build, merged: false };
     }
-    const theirs = read.value;
-    const merged = theirs.revision !== base.revision || theirs.updatedAt !== base.updatedAt;
-    const made = merged ? mergeBuilds(base, mine, theirs) : { build: mine, clashes: [] };
-    const build = stamped(made.build, theirs.revision + 1);
+    const made = mergeBuilds(base, mine, read.value);
+    const build = stamped(made.build, read.value.revision + 1);
     await db.builds.put(build);
     await keepClashes(mine.id, made.clashes);
-    return { build, merged };
+    return { build, merged: true };
   });
 }
+
+/** True where the store still has what this window last knew it to have: nobody else has written. */
+const isStill = (raw: unknown, { revision, updatedAt }: Build): boolean => {
+  const there = raw as { revision?: unknown; updatedAt?: unknown };
+  return there.revision === revision && there.updatedAt === updatedAt;
+};
 
 const stamped = (build: Build, revision: number): Build => ({
   ...build,

@@ -149,6 +149,7 @@ export function BriefStage() {
               onValue={(si) => edit('reserve', { reserve: si })}
             />
             <AmountField
+              name="cruise"
               label="Cruising speed"
               dimension="speed"
               digits={0}
@@ -158,6 +159,7 @@ export function BriefStage() {
               onValue={(si) => edit('cruiseMs', { cruiseMs: si })}
             />
             <AmountField
+              name="cargo"
               label="Load carried"
               dimension="mass"
               value={brief.cargoKg}

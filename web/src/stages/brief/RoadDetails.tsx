@@ -4,6 +4,7 @@ import { routeLength, surfaces, surfaceWords, writeGpx, type Route, type Stretch
 import { buildActions } from '../../app/buildSlice.ts';
 import { useBuild, useSend } from '../../app/store.ts';
 import { db } from '../../storage/db.ts';
+import { attempt } from '../../ui/attempt.ts';
 import { AmountField } from '../../ui/AmountField.tsx';
 import { downloadText } from '../../ui/download.ts';
 import { WindRose } from './WindRose.tsx';
@@ -40,9 +41,13 @@ export function RoadDetails({ route }: { route: Route }) {
             size="compact-sm"
             variant="default"
             onClick={() =>
-              void db.routes
-                .put({ ...route, source: route.source === 'shelf' ? 'gpx' : route.source, id: route.id })
-                .then(() => notifications.show({ message: `“${route.name}” is kept for other builds.`, color: 'teal' }))
+              void attempt(
+                `“${route.name}”`,
+                db.routes.put({ ...route, source: route.source === 'shelf' ? 'gpx' : route.source, id: route.id }),
+              ).then((kept) => {
+                if (kept !== undefined)
+                  notifications.show({ message: `“${route.name}” is kept for other builds.`, color: 'teal' });
+              })
             }
           >
             Keep it for other builds

@@ -12,6 +12,7 @@ import {
   type Survey,
   type SurveyItemId,
 } from '@sprocket/core';
+import { attempt } from '../../ui/attempt.ts';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useMemo } from 'react';
 import { buildActions } from '../../app/buildSlice.ts';
@@ -118,7 +119,7 @@ function takeOff(photo: BuildPhoto): void {
           size="compact-sm"
           variant="default"
           onClick={() => {
-            void db.photos.put(photo);
+            void attempt('The photo', db.photos.put(photo));
             notifications.hide(id);
           }}
         >

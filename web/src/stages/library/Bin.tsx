@@ -2,6 +2,7 @@ import { Button } from '@mantine/core';
 import { headOf } from '@sprocket/core';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { binned, bringBack } from '../../storage/builds.ts';
+import { attempt } from '../../ui/attempt.ts';
 import { downloadText } from '../../ui/download.ts';
 
 /** What was deleted in the last month, to be brought back; nothing is shown where nothing was. */
@@ -30,7 +31,7 @@ export function Bin() {
                   size="compact-sm"
                   variant="default"
                   aria-label={`Bring it back: ${name}`}
-                  onClick={() => void bringBack(id)}
+                  onClick={() => void attempt(`“${name}”`, bringBack(id))}
                 >
                   Bring it back
                 </Button>

@@ -9,6 +9,7 @@ import type { BenchLine } from '../../storage/bench.ts';
 import { copyKept, readKept, renameKept } from '../../storage/builds.ts';
 import { photosOf } from '../../storage/photos.ts';
 import { downloadText } from '../../ui/download.ts';
+import { attempt } from '../../ui/attempt.ts';
 import { Damaged } from './Damaged.tsx';
 
 /** A menu weighs more than its row: it is made when it is first opened. */
@@ -41,7 +42,7 @@ export function BuildRow({ line, onDelete }: { line: BenchLine; onDelete: () => 
           onBlur={(event) => {
             const wanted = event.currentTarget.value.trim();
             setNaming(false);
-            if (wanted !== '' && wanted !== name) void renameKept(id, wanted);
+            if (wanted !== '' && wanted !== name) void attempt('The new name', renameKept(id, wanted));
           }}
         />
       ) : null}
@@ -67,7 +68,7 @@ export function BuildRow({ line, onDelete }: { line: BenchLine; onDelete: () => 
                   if (next === 'name') setNaming(true);
                   else more.current?.focus();
                 }}
-                onCopy={(variant) => void copyKept(id, variant)}
+                onCopy={(variant) => void attempt('The copy', copyKept(id, variant))}
                 onSave={() => void saveFile(id)}
                 onDelete={onDelete}
               />

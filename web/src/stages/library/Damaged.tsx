@@ -3,6 +3,7 @@ import { notifications } from '@mantine/notifications';
 import { db } from '../../storage/db.ts';
 import type { BenchLine } from '../../storage/bench.ts';
 import { mendKept } from '../../storage/builds.ts';
+import { attempt } from '../../ui/attempt.ts';
 import { downloadText } from '../../ui/download.ts';
 
 /** How many places given up are told one by one. */
@@ -16,7 +17,7 @@ export function Damaged({ line, fault, onDelete }: { line: BenchLine; fault: str
     downloadText('as-it-was-kept.json', JSON.stringify(raw, null, 2) + '\n', 'application/json');
   };
   const mend = async (): Promise<void> => {
-    const lost = await mendKept(id);
+    const lost = await attempt(`“${name}”, mended,`, mendKept(id));
     if (!lost) return;
     const places = lost.slice(0, TOLD).map((p) => p.path);
     notifications.show({

@@ -13,6 +13,7 @@ import { db } from '../../storage/db.ts';
 import { loadDemo } from '../../storage/demo.ts';
 import { coreVersion, coreWorker } from '../../workers/core.ts';
 import { putPhotos } from '../../storage/photos.ts';
+import { attempt } from '../../ui/attempt.ts';
 import { Mark } from '../../ui/Mark.tsx';
 import { Problems } from '../../ui/Problems.tsx';
 import { Bin } from './Bin.tsx';
@@ -33,12 +34,10 @@ export function Library() {
     void keeper.flush();
   }, [openBuild]);
 
-  const add = async (build: Build): Promise<void> => {
-    await db.builds.put(build);
-  };
+  const add = (build: Build): Promise<string> => db.builds.put(build);
   const create = async (): Promise<void> => {
     const build = newBuild(crypto.randomUUID(), nextName(lines ?? []), new Date().toISOString());
-    await add(build);
+    if ((await attempt('The new build', add(build))) === undefined) return;
     await navigate(`/build/${build.id}/brief`);
   };
   const bringIn = async (file: File | null): Promise<void> => {
@@ -52,15 +51,25 @@ export function Library() {
     const { build: brought, photos } = read.value;
     const taken = await db.builds.get(brought.id);
     const build = taken ? { ...brought, id: crypto.randomUUID(), name: `${brought.name} (brought in)` } : brought;
-    await add(build);
-    await putPhotos(build.id, photos);
+    const kept = db.transaction('rw', db.builds, db.photos, async () => {
+      await add(build);
+      await putPhotos(build.id, photos);
+      return true;
+    });
+    if ((await attempt(`“${build.name}”`, kept)) === undefined) return;
     notifications.show({ message: `“${build.name}” is on the bench.`, color: 'teal' });
   };
 
   const remove = async ({ id, name }: BenchLine): Promise<void> => {
     await keeper.flush();
     if (openBuild?.id === id) send(buildActions.opened(null));
-    await binBuild(id);
+    if (
+      (await attempt(
+        'The deletion',
+        binBuild(id).then(() => true),
+      )) === undefined
+    )
+      return;
     keeper.forget(id);
     notifications.show({
       id: `deleted-${id}`,
@@ -72,7 +81,7 @@ export function Library() {
             size="compact-sm"
             variant="default"
             onClick={() => {
-              void bringBack(id);
+              void attempt(`“${name}”`, bringBack(id));
               notifications.hide(`deleted-${id}`);
             }}
           >

@@ -7,6 +7,7 @@ import { useShelf } from '../../sheet/PlanProvider.tsx';
 import { shelfActions } from '../../app/shelfSlice.ts';
 import { useApp, useBuild, useSend } from '../../app/store.ts';
 import { db } from '../../storage/db.ts';
+import { attempt } from '../../ui/attempt.ts';
 import { StageHead } from '../../sheet/StageHead.tsx';
 import { PartForm } from './PartForm.tsx';
 import './shelf.css';
@@ -75,7 +76,7 @@ export function ShelfStage() {
     );
   };
   const keep = async (part: Part): Promise<void> => {
-    await db.parts.put(part);
+    if ((await attempt(`“${part.name}”`, db.parts.put(part))) === undefined) return;
     send(shelfActions.ownPartSaved(part));
     // The open build carries a copy of what it uses: it follows.
     if (used.some((p) => p.id === part.id)) send(buildActions.ownPartKept({ field: `own.${part.id}`, value: part }));
@@ -96,7 +97,7 @@ export function ShelfStage() {
             size="compact-sm"
             variant="default"
             onClick={() => {
-              void db.parts.put(part);
+              void attempt(`“${part.name}”`, db.parts.put(part));
               send(shelfActions.ownPartSaved(part));
               notifications.hide(id);
             }}

@@ -1,0 +1,84 @@
+import { Button } from '@mantine/core';
+import { placeWords, valueWords, writeBuildFile, type Build, type Clash } from '@sprocket/core';
+import { useLiveQuery } from 'dexie-react-hooks';
+import { buildActions } from '../app/buildSlice.ts';
+import { useApp, useBuild, useSend, useUnits } from '../app/store.ts';
+import { keeper } from '../storage/autosave.ts';
+import { db, type KeptClash } from '../storage/db.ts';
+import { downloadText } from '../ui/download.ts';
+import { useShelf } from './PlanProvider.tsx';
+
+/** What a person must know of how their work is kept: refused, deleted elsewhere, or changed in two windows. */
+export function KeepNotice() {
+  const build = useBuild();
+  const saved = useApp((state) => state.ui.saved);
+  const clashes = useLiveQuery(() => db.clashes.where({ buildId: build.id }).toArray(), [build.id]) ?? [];
+  return (
+    <div className="keep" aria-live="assertive">
+      {saved === 'failed' ? (
+        <section className="keep-notice keep-failed">
+          <p>
+            <strong>Not saved.</strong> The browser refuses to keep your last edits; its store may be full. They are
+            still here, and are tried again by themselves. Leave this page open until it says “saved”.
+          </p>
+          <Button size="compact-sm" onClick={() => void keeper.flush()}>
+            Try now
+          </Button>
+          <Button size="compact-sm" variant="default" onClick={() => saveAside(keeper.unsaved, build)}>
+            Save to a file
+          </Button>
+        </section>
+      ) : null}
+      {saved === 'gone' ? (
+        <section className="keep-notice keep-failed">
+          <p>
+            <strong>Deleted in another window.</strong> What you see is still whole, and nothing more of it is saved.
+          </p>
+          <Button size="compact-sm" onClick={() => void keeper.putBack()}>
+            Put it back on the bench
+          </Button>
+          <Button size="compact-sm" variant="default" onClick={() => saveAside(keeper.unsaved, build)}>
+            Save to a file
+          </Button>
+        </section>
+      ) : null}
+      {clashes.map((clash) => (
+        <ClashNotice key={clash.id} clash={clash} />
+      ))}
+    </div>
+  );
+}
+
+function ClashNotice({ clash }: { clash: KeptClash }) {
+  const shelf = useShelf();
+  const units = useUnits();
+  const send = useSend();
+  const say = (value: unknown): string => valueWords(clash.path, value, shelf, units);
+  const decide = (value: Clash['mine']): void => {
+    send(buildActions.decided({ field: clash.id, value: { path: clash.path, value } }));
+    void db.clashes.delete(clash.id);
+  };
+  // Where the kept value was taken away on one side, what was worked on at the other stands.
+  const stands = clash.mine === undefined ? clash.theirs : clash.mine;
+  const other = clash.mine === undefined ? clash.mine : clash.theirs;
+  return (
+    <section className="keep-notice keep-clash">
+      <p>
+        <strong>Changed in two windows.</strong> {placeWords(clash.path)}: this build has <b>{say(stands)}</b>, the
+        other window had <b>{say(other)}</b>.
+      </p>
+      <Button size="compact-sm" onClick={() => void db.clashes.delete(clash.id)}>
+        Keep {say(stands)}
+      </Button>
+      <Button size="compact-sm" variant="default" onClick={() => decide(other)}>
+        Take {say(other)}
+      </Button>
+    </section>
+  );
+}
+
+/** Every build with edits that the browser does not have, and the open one, a file each. */
+function saveAside(unsaved: readonly Build[], open: Build): void {
+  for (const build of [open, ...unsaved.filter((b) => b.id !== open.id)])
+    downloadText(`${build.name.slice(0, 60)}.json`, writeBuildFile(build), 'application/json');
+}
