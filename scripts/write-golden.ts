@@ -6,7 +6,7 @@
 import { mkdirSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { planBuild, readBuildFile, ruleCatalog, starterShelf } from '@sprocket/core';
 import { catalogText, planText } from '../core/test/golden.ts';
-import { sheetBuilds, sheetsText } from '../core/test/sheets.ts';
+import { edgesText, sheetBuilds, sheetsText } from '../core/test/sheets.ts';
 
 const root = new URL('../', import.meta.url);
 mkdirSync(new URL('core/test/golden/', root), { recursive: true });
@@ -25,6 +25,12 @@ for (const name of ['mixte', 'trike', 'box', 'lockkeeper', 'gravel'])
 mkdirSync(new URL('core/test/golden/sheets/', root), { recursive: true });
 for (const [name, build] of Object.entries(sheetBuilds))
   writeFileSync(new URL(`core/test/golden/sheets/${name}.txt`, root), sheetsText(build()));
+mkdirSync(new URL('core/test/golden/edges/', root), { recursive: true });
+for (const name of ['mixte', 'box', 'trike'])
+  writeFileSync(
+    new URL(`core/test/golden/edges/${name}.txt`, root),
+    edgesText(open(`web/public/demo/builds/demo-${name}.json`)),
+  );
 writeFileSync(new URL('core/test/golden/rules.txt', root), catalogText(ruleCatalog));
 for (const file of readdirSync(new URL('core/test/builds/', root)).filter((f) => /^version-\d+\.json$/.test(f))) {
   const opened = JSON.stringify(open(`core/test/builds/${file}`));

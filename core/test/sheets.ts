@@ -2,6 +2,8 @@ import { readFileSync } from 'node:fs';
 import type { Build } from '../src/build/build.ts';
 import { readBuildFile } from '../src/formats/buildFile.ts';
 import { starterShelf } from '../src/parts/shelf/starterShelf.ts';
+import { measureNext } from '../src/fit/measureNext.ts';
+import { verdictEdges } from '../src/fit/verdictEdges.ts';
 import { planContext } from '../src/plan/context.ts';
 import { gearSheet } from '../src/plan/gearSheet.ts';
 import { planChosen, wholePlan } from '../src/plan/planBuild.ts';
@@ -138,5 +140,24 @@ export function sheetsText(build: Build): string {
     const { job: _job, ...rest } = sheet;
     lay(rest, 'ride', lines);
   } else lines.push('ride: none');
+  return lines.join('\n') + '\n';
+}
+
+/** What would change each open finding of a build, what to measure next, and which rules look at what. */
+export function edgesText(build: Build): string {
+  const context = planContext(build, starterShelf);
+  const plan = planChosen(context);
+  const lines: string[] = [];
+  for (const finding of plan.findings.filter((f) => f.verdict !== 'fits')) {
+    const { edges, otherKits } = verdictEdges(context, finding);
+    lines.push(
+      `${finding.rule} ${finding.subject ?? ''} ${finding.verdict}; other kits ${otherKits.join(', ') || 'none'}`,
+    );
+    for (const edge of edges) lines.push(`  ${edge.verdict} ${edge.item}: ${phraseText(edge.text, 'metric')}`);
+  }
+  for (const next of measureNext(context))
+    lines.push(
+      `next ${next.item}: ${next.kits} kits, ${next.verdicts} verdicts${next.couldStop ? ', could stop' : ''}${next.couldFit ? ', could fit' : ''}`,
+    );
   return lines.join('\n') + '\n';
 }

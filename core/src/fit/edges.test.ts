@@ -1,4 +1,7 @@
 import { expect } from 'chai';
+import { readFileSync } from 'node:fs';
+import { readBuildFile } from '../formats/buildFile.ts';
+import { edgesText } from '../../test/sheets.ts';
 import { contextOf, measure, world } from '../../test/world.ts';
 import type { Amount } from '../quantity/format.ts';
 import { surveyItem } from '../donor/survey.ts';
@@ -24,6 +27,19 @@ const wrongs: { what: string; id: SurveyItemId; si: number }[] = [
   { what: 'a weak vehicle', id: 'loadLimit', si: 100 },
   { what: 'a short bar', id: 'barRight', si: 0.12 },
 ];
+
+const demos = new URL('../../../web/public/demo/builds/', import.meta.url);
+
+/** As they were when last looked at; `node --import tsx scripts/write-golden.ts` after a change on purpose. */
+describe('what would change, and what to measure next, of the demo builds', () => {
+  for (const name of ['mixte', 'box', 'trike'])
+    it(`${name}: as its golden file has it`, () => {
+      const read = readBuildFile(readFileSync(new URL(`demo-${name}.json`, demos), 'utf8'));
+      if (!read.ok) throw new Error(name);
+      const then = readFileSync(new URL(`../../test/golden/edges/${name}.txt`, import.meta.url), 'utf8');
+      expect(edgesText(read.value).split('\n')).to.deep.equal(then.split('\n'));
+    });
+});
 
 describe('the values at which a verdict turns', () => {
   for (const { what, id, si } of wrongs)
