@@ -91,6 +91,29 @@ describe('can it', () => {
     expect(phraseText(near.why, 'metric')).to.match(/Otter R250 comes nearest/);
     expect(canIt([], null, { name: 'Otter R250', verdict: 'stop' }).words).to.equal('No kit on the shelf goes on');
   });
+
+  it('names the finding that decides: what must fit before what need not, what stands before what was set aside', () => {
+    const why = (list: Finding[]): string => phraseText(canIt(list, kit, null).why, 'metric');
+    const aside = { override: { reason: 'tried on the bench', on: '2026-01-01' } };
+    const must = { fitCritical: true };
+    expect(why([finding('a', 'measure'), finding('b', 'measure', must)])).to.match(
+      /: b says so, and 1 more of the kind\.$/,
+    );
+    expect(why([finding('a', 'measure'), finding('c', 'measure')])).to.match(/: a says so, and 1 more/);
+    expect(why([finding('a', 'rework', aside), finding('b', 'rework')])).to.match(/: b says so\.$/);
+    expect(why([finding('a', 'measure', { ...must, ...aside }), finding('b', 'measure')])).to.match(/: b says so\.$/);
+    expect(
+      why([finding('a', 'stop'), finding('b', 'rework'), finding('c', 'stop'), finding('d', 'stop', aside)]),
+    ).to.match(/: a says so, and 1 more of the kind\.$/);
+    expect(why([finding('a', 'stop', { subject: 'plan' }), finding('b', 'rework')])).to.match(/: b says so\.$/);
+    expect(why([finding('a', 'rework', aside)])).to.match(/measured and fits\.$/);
+    // Rework wanted, and something that must fit unproven: not proven yet, by the unproven one.
+    expect(canIt([finding('a', 'rework'), finding('b', 'measure', must)], kit, null).verdict).to.equal('measure');
+    expect(why([finding('a', 'rework'), finding('b', 'measure', must)])).to.match(/: b says so\.$/);
+    expect(canIt([finding('a', 'rework'), finding('b', 'measure', { ...must, ...aside })], kit, null).verdict).to.equal(
+      'rework',
+    );
+  });
 });
 
 describe('is it worth it', () => {
