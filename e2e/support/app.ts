@@ -101,8 +101,27 @@ export async function visit(app: App, path: string): Promise<void> {
   await app.page.goto(app.url + path, { waitUntil: 'load' });
   await app.page.waitForSelector('h1');
   await app.page.evaluate(() => document.fonts.ready.then(() => undefined));
+  await drawn(app);
+}
+
+/** The same from within the app, as a link goes: nothing is loaded anew. For what does not hang on a fresh page. */
+export async function go(app: App, path: string): Promise<void> {
+  const before = await app.page.$('h1');
+  await app.page.evaluate((to) => {
+    history.pushState(null, '', to);
+    dispatchEvent(new PopStateEvent('popstate'));
+  }, path);
+  await app.page.waitForFunction((h1) => document.querySelector('h1') !== h1, {}, before);
+  await drawn(app);
+}
+
+async function drawn(app: App): Promise<void> {
   await app.page.waitForFunction(
-    () => !document.querySelector('.candidates[aria-busy="true"], .build-row[aria-busy="true"], .wait'),
+    () =>
+      document.querySelector('h1') !== null &&
+      !document.querySelector(
+        '.candidates[aria-busy="true"], .build-row[aria-busy="true"], .stage[aria-busy="true"], .wait',
+      ),
   );
 }
 
