@@ -30,6 +30,8 @@ export {
   type ConditionItem,
   type Donor,
   type FreeFrame,
+  MOST_OBSTRUCTIONS,
+  MOST_PRICE,
   type MainTube,
   type Obstruction,
   type Survey,
@@ -43,12 +45,18 @@ export {
   obstructionKinds,
   riderFits,
 } from './donor/donor.ts';
-export { type Entry, type Provenance, isProven, provenanceWords, provenances } from './donor/entry.ts';
+export { type Entry, LONGEST_TYPED, type Provenance, isProven, provenanceWords, provenances } from './donor/entry.ts';
 export { chainLength, pointAlong } from './donor/frames/chains.ts';
 export { type Tube } from './donor/frames/frame.ts';
 export { type Point } from './donor/frames/point.ts';
 export { type DimensionLine, type DonorGeometry } from './donor/geometry.ts';
-export { type SurveyFigure, type SurveyGroup, type SurveyItem, surveyGroupWords } from './donor/items/item.ts';
+export {
+  type SurveyFigure,
+  type SurveyGroup,
+  type SurveyItem,
+  surveyGroupWords,
+  takenRange,
+} from './donor/items/item.ts';
 export { type VehicleKind, vehicleKindWords, vehicleKinds } from './donor/kinds.ts';
 export { lookAlikes } from './donor/lookAlikes.ts';
 export {
@@ -65,6 +73,7 @@ export { nextOpenStation, surveyWalk } from './donor/walk.ts';
 export {
   type Brief,
   type Effort,
+  MOST_CLIMBS,
   type Rider,
   type Route,
   type Stretch,
@@ -77,9 +86,9 @@ export {
   usualRider,
 } from './build/brief.ts';
 export { type Build, newBuild } from './build/build.ts';
-export { type Clash, mergeBuilds, type MergeStep, withValueAt } from './build/merge.ts';
 export { type Choice } from './build/choice.ts';
 export { type Fix } from './build/fixes.ts';
+export { type Clash, type MergeStep, mergeBuilds, withValueAt } from './build/merge.ts';
 export { type Order } from './build/orders.ts';
 export { type Override } from './build/overrides.ts';
 export { type Remedy } from './build/remedy.ts';
@@ -180,6 +189,7 @@ export { readGpx } from './formats/gpx.ts';
 export { writeGpx } from './formats/gpxWrite.ts';
 export { type BuildHead, headOf } from './formats/head.ts';
 export { mendBuild } from './formats/mend.ts';
+export { MOST_PHOTOS } from './formats/photos.ts';
 export { placeWords, valueWords } from './formats/placeWords.ts';
 export { readSvgOutline } from './formats/svgOutline.ts';
 export { svgDrawing, svgPage } from './formats/svgSheet.ts';

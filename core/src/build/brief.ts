@@ -60,6 +60,8 @@ export const riderSchema = z.object({
 });
 export type Rider = z.infer<typeof riderSchema>;
 
+/** Most climbs of a road told in plain words. */
+export const MOST_CLIMBS = 20;
 const climbSchema = z.object({ heightM: z.number().min(0).max(3000), lengthM: z.number().min(10).max(60_000) });
 
 export const stretchSchema = z.object({
@@ -95,7 +97,9 @@ export const routeSchema = z.object({
   stopsPerKm: z.number().min(0).max(20),
   /** Sum of rises before and after smoothing, m. */
   rawClimbM: z.number().min(0),
-  description: z.object({ flatM: z.number().min(0).max(500_000), climbs: z.array(climbSchema).max(20) }).optional(),
+  description: z
+    .object({ flatM: z.number().min(0).max(500_000), climbs: z.array(climbSchema).max(MOST_CLIMBS) })
+    .optional(),
   notes: z.array(z.string().max(300)).max(20).default([]),
   /** Where along it another surface, speed limit or count of stops holds; the road's own elsewhere. */
   stretches: z.array(stretchSchema).max(60).default([]),

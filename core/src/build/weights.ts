@@ -4,7 +4,9 @@ const massLine = z.object({ label: z.string().trim().min(1).max(80), kg: z.numbe
 
 /** The weight budget: the vehicle as it was weighed before, frozen, and what is taken off or put on besides kit and pack. */
 export const weightsSchema = z.object({
-  baseline: z.object({ kg: z.number().min(3).max(150), lines: z.array(massLine).max(60), on: z.iso.date() }).nullable(),
+  baseline: z
+    .object({ kg: z.number().min(0.5).max(1000), lines: z.array(massLine).max(60), on: z.iso.date() })
+    .nullable(),
   changes: z.array(massLine).max(60),
 });
 export type Weights = z.infer<typeof weightsSchema>;

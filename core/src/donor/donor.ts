@@ -290,16 +290,20 @@ export const tubePathSchema = z.object({
 export const likings = ['loved', 'liked', 'indifferent', 'disliked', 'untried'] as const;
 export const riderFits = ['good', 'adjustable', 'poor', 'untried'] as const;
 
+/** Highest price asked after, and most things noted that stand out of a frame's tubes. */
+export const MOST_PRICE = 100_000;
+export const MOST_OBSTRUCTIONS = 40;
+
 /** What no tape tells: whether this vehicle is worth a kit to the people who would ride it. */
 export const worthSchema = z.object({
   liking: z.enum(likings).default('untried'),
   riderFit: z.enum(riderFits).default('untried'),
   /** What the donor costs to come by; 0 where it is there already. */
-  donorPrice: z.number().min(0).max(50_000).nullable().default(null),
+  donorPrice: z.number().min(0).max(MOST_PRICE).nullable().default(null),
   /** A ready-made electric vehicle that would do the same work. */
-  readyMadePrice: z.number().min(0).max(100_000).nullable().default(null),
+  readyMadePrice: z.number().min(0).max(MOST_PRICE).nullable().default(null),
   /** A better donor of the same kind. */
-  otherDonorPrice: z.number().min(0).max(50_000).nullable().default(null),
+  otherDonorPrice: z.number().min(0).max(MOST_PRICE).nullable().default(null),
 });
 export type Worth = z.infer<typeof worthSchema>;
 
@@ -313,7 +317,7 @@ export const donorSchema = z.object({
   inside: insidePolygonSchema.nullable().default(null),
   /** The main (down or low) tube's own line. */
   mainTubePath: tubePathSchema.nullable().default(null),
-  obstructions: z.array(obstructionSchema).max(40).default([]),
+  obstructions: z.array(obstructionSchema).max(MOST_OBSTRUCTIONS).default([]),
   worth: worthSchema.default({
     liking: 'untried',
     riderFit: 'untried',

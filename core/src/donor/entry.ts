@@ -11,11 +11,14 @@ export const provenanceWords: Record<Provenance, string> = {
   assumed: 'assumed',
 };
 
+/** Longest text of a field that is kept as it was typed. */
+export const LONGEST_TYPED = 200;
+
 const entry = <T extends z.ZodType>(value: T) =>
   z.object({
     value,
     /** As it was typed, kept so that the field shows what the person wrote. */
-    typed: z.string().max(200),
+    typed: z.string().max(LONGEST_TYPED),
     /** The unit it was typed in. */
     unit: z.string().max(20),
     provenance: z.enum(provenances),

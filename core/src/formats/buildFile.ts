@@ -1,8 +1,10 @@
 import { z } from 'zod';
 import { BUILD_SCHEMA, BUILD_VERSION, buildSchema, type Build } from '../build/build.ts';
+import { takenRange } from '../donor/items/item.ts';
+import { surveyItems } from '../donor/survey.ts';
 import { broughtUpToDate } from './migrate.ts';
 import { filePhotosSchema, type FilePhoto } from './photos.ts';
-import { dottedPath, parseJson, problemsOf, type ReadResult } from '../reading/problems.ts';
+import { dottedPath, firstOfEach, issueWords, parseJson, problemsOf, type ReadResult } from '../reading/problems.ts';
 
 /** Largest build file read, characters. */
 export const BUILD_FILE_LIMIT = 120_000_000;
@@ -68,7 +70,10 @@ export function readBuild(document: unknown): ReadResult<Build> {
   const parsed = checked(broughtUpToDate(document, head.data.version));
   return parsed.ok
     ? parsed
-    : { ok: false, problems: parsed.faults.map(({ path, message }) => ({ path: dottedPath(path), message })) };
+    : {
+        ok: false,
+        problems: firstOfEach(parsed.faults.map((f) => ({ path: dottedPath(f.path), message: f.message }))),
+      };
 }
 
 /** One fault of a document, with the steps to its place. */
@@ -85,13 +90,45 @@ export function faultsOf(document: unknown): Fault[] {
 
 function checked(document: unknown): { ok: true; value: Build } | { ok: false; faults: Fault[] } {
   const parsed = buildSchema.safeParse(document);
-  if (!parsed.success) return { ok: false, faults: parsed.error.issues };
-  const ascending = parsed.data.brief.route?.points.every(
-    (p, i, all) => i === 0 || p.distanceM >= (all[i - 1]?.distanceM ?? 0),
-  );
-  return ascending === false
-    ? { ok: false, faults: [{ path: ['brief', 'route', 'points'], message: 'distances must not go backwards' }] }
-    : { ok: true, value: parsed.data };
+  if (!parsed.success)
+    return {
+      ok: false,
+      faults: parsed.error.issues.map(({ path, ...issue }) => ({ path, message: issueWords(issue) })),
+    };
+  const faults = [...roadFaults(parsed.data), ...surveyFaults(parsed.data)];
+  return faults.length > 0 ? { ok: false, faults } : { ok: true, value: parsed.data };
+}
+
+/** Shortest and longest road that is ridden, m. */
+const SHORTEST_ROAD = 10;
+const LONGEST_ROAD = 1_500_000;
+
+function roadFaults({ brief: { route } }: Build): Fault[] {
+  if (!route) return [];
+  const path = ['brief', 'route', 'points'];
+  if (route.points.some((p, i, all) => i > 0 && p.distanceM < (all[i - 1]?.distanceM ?? 0)))
+    return [{ path, message: 'distances must not go backwards' }];
+  const length = (route.points.at(-1)?.distanceM ?? 0) - (route.points[0]?.distanceM ?? 0);
+  return length < SHORTEST_ROAD || length > LONGEST_ROAD
+    ? [{ path, message: `a road of ${Math.round(length)} m; it must be between 10 m and 1500 km long` }]
+    : [];
+}
+
+/** Sizes no vehicle has: bounded in a file as they are in the fields. */
+function surveyFaults({ donor: { survey } }: Build): Fault[] {
+  return surveyItems.flatMap((item): Fault[] => {
+    const value: unknown = survey[item.id]?.value;
+    if (item.type !== 'number' || typeof value !== 'number') return [];
+    const { min, max } = takenRange(item);
+    return value < min || value > max
+      ? [
+          {
+            path: ['donor', 'survey', item.id, 'value'],
+            message: `${item.label}: ${value} is not between ${min} and ${max}`,
+          },
+        ]
+      : [];
+  });
 }
 
 /** The build file's JSON Schema, for others who write or read it. */

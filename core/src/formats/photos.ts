@@ -1,7 +1,7 @@
 import { z } from 'zod';
 
-/** Most photos, and longest picture text, that a build file may carry. */
-const MOST_PHOTOS = 120;
+/** Most photos of a build, and longest picture text, that its file may carry. */
+export const MOST_PHOTOS = 120;
 const LONGEST_PICTURE = 2_000_000;
 
 /** A photo in a build file: which item it shows, and the picture as a data URL of a raster image only. */

@@ -1,3 +1,4 @@
+import { printParseErrorCode, visit } from 'jsonc-parser';
 import type { z } from 'zod';
 
 /** One fault in a file or value that was read, with the place of it. */
@@ -12,10 +13,75 @@ export type ReadResult<T> = { ok: true; value: T } | { ok: false; problems: Read
 
 /** Turns Zod's issues into our own, one a field, with a readable path. */
 export function problemsOf(error: z.ZodError): ReadProblem[] {
-  return error.issues.map((issue) => ({
-    path: dottedPath(issue.path),
-    message: issue.message,
-  }));
+  return firstOfEach(error.issues.map((issue) => ({ path: dottedPath(issue.path), message: issueWords(issue) })));
+}
+
+/** The first fault of each place: what else is found there mostly follows from it. */
+export function firstOfEach<T extends { path: string }>(faults: readonly T[]): T[] {
+  const seen = new Set<string>();
+  return faults.filter(({ path }) => !seen.has(path) && seen.add(path));
+}
+
+/** What a checker's issue says, as far as it is needed to put it in plain words. */
+interface Issue {
+  code?: string | undefined;
+  message: string;
+  expected?: unknown;
+  input?: unknown;
+  minimum?: unknown;
+  maximum?: unknown;
+  inclusive?: unknown;
+  origin?: unknown;
+  values?: unknown;
+  keys?: unknown;
+}
+
+const kindWords: Record<string, string> = {
+  string: 'a text',
+  number: 'a number',
+  int: 'a whole number',
+  boolean: 'yes or no (true or false)',
+  array: 'a list',
+  object: 'a group of fields',
+  record: 'a group of fields',
+};
+
+/** One of the checker's issues in plain words. Words of our own stay as they are. */
+export function issueWords(issue: Issue): string {
+  const { origin } = issue;
+  const size = origin === 'string' ? ' letters' : origin === 'array' || origin === 'set' ? ' entries' : '';
+  switch (issue.code) {
+    case 'invalid_type': {
+      const wanted = kindWords[String(issue.expected)] ?? String(issue.expected);
+      return / received undefined$/.test(issue.message) ? `is missing; ${wanted} belongs here` : `must be ${wanted}`;
+    }
+    case 'too_small':
+      return /^Too small/.test(issue.message) ? `must be at least ${String(issue.minimum)}${size}` : issue.message;
+    case 'too_big':
+      return /^Too big/.test(issue.message) ? `must be at most ${String(issue.maximum)}${size}` : issue.message;
+    case 'invalid_value':
+      return `must be ${listWords(issue.values)}`;
+    case 'invalid_union':
+      return 'is of no kind that is known here';
+    case 'invalid_format':
+      return /^Invalid/.test(issue.message) ? 'is not written as it should be' : issue.message;
+    case 'unrecognized_keys':
+      return `has fields that are not known here: ${listWords(issue.keys)}`;
+    default:
+      return issue.message === 'Invalid input' ? 'cannot be understood' : issue.message;
+  }
+}
+
+/** Most values named where one of many is asked for. */
+const NAMED = 8;
+
+function listWords(values: unknown): string {
+  const list = Array.isArray(values) ? values.map((v) => `“${String(v)}”`) : [];
+  if (list.length <= 1) return list.join('');
+  const shown = list.slice(0, NAMED);
+  return list.length > NAMED
+    ? `one of ${shown.join(', ')} and ${list.length - NAMED} more`
+    : `${shown.slice(0, -1).join(', ')} or ${shown.at(-1) ?? ''}`;
 }
 
 /** `['segments', 3, 'grade']` → `segments[3].grade`. The whole document is `(document)`. */
@@ -28,20 +94,54 @@ export function dottedPath(path: readonly PropertyKey[]): string {
   return text === '' ? '(document)' : text;
 }
 
-/** Parses JSON text; the fault, if any, carries the parser's own words on the place. */
+/** Parses JSON text; a slip in it is named with its line and column. */
 export function parseJson(text: string): ReadResult<unknown> {
+  // A mark of the byte order, as some editors leave it, is no fault.
+  const plain = text.replace(/^\uFEFF/, '');
   try {
-    return { ok: true, value: JSON.parse(text) as unknown };
-  } catch (error) {
-    const message = error instanceof Error ? error.message : String(error);
-    return { ok: false, problems: [{ path: placeOfJsonFault(text, message), message: 'not valid JSON: ' + message }] };
+    return { ok: true, value: JSON.parse(plain) as unknown };
+  } catch {
+    const [slip] = slipsOf(plain);
+    const at = Math.min(slip?.offset ?? plain.length, plain.length);
+    const before = plain.slice(0, at).split('\n');
+    const path = `line ${before.length}, column ${(before.at(-1) ?? '').length + 1}`;
+    const found = JSON.stringify(plain.slice(at, at + 12)).slice(1, -1);
+    const words = (slip && slipWords[slip.name]) ?? 'cannot be read on from here';
+    return {
+      ok: false,
+      problems: [
+        { path, message: `not valid JSON: ${words}${found === '' ? ', and the text ends' : ` before “${found}”`}` },
+      ],
+    };
   }
 }
 
-/** Line and column of a JSON fault where the parser's message names a position; else `(document)`. */
-function placeOfJsonFault(text: string, message: string): string {
-  const match = /position (\d+)/.exec(message);
-  if (!match) return '(document)';
-  const before = text.slice(0, Number(match[1])).split('\n');
-  return `line ${before.length}, column ${(before.at(-1) ?? '').length + 1}`;
+/** What a strict parser stumbles over, first to last. */
+function slipsOf(text: string): { name: string; offset: number }[] {
+  const slips: { name: string; offset: number }[] = [];
+  visit(
+    text,
+    {
+      onError: (code, offset) => {
+        slips.push({ name: printParseErrorCode(code), offset });
+      },
+    },
+    { disallowComments: true, allowTrailingComma: false, allowEmptyContent: false },
+  );
+  return slips;
 }
+
+const slipWords: Record<string, string> = {
+  InvalidSymbol: 'a word or sign that means nothing stands',
+  InvalidNumberFormat: 'a number is not written as it should be',
+  PropertyNameExpected: 'a field’s name in quotes is missing',
+  ValueExpected: 'a value is missing',
+  ColonExpected: 'a colon is missing',
+  CommaExpected: 'a comma is missing',
+  CloseBraceExpected: 'a closing brace is missing',
+  CloseBracketExpected: 'a closing bracket is missing',
+  EndOfFileExpected: 'the document has ended',
+  InvalidCommentToken: 'a comment, which JSON has none of, stands',
+  UnexpectedEndOfString: 'a text in quotes is not closed',
+  UnexpectedEndOfNumber: 'a number breaks off',
+};

@@ -456,7 +456,8 @@ export function simulate(
     }
     if (firstPass) pass = { energyWh: eBattery / 3600, timeS: time, walkSteps, endCharge: s };
     firstPass = false;
-    if (!options.repeat) break;
+    // A road of no length is ridden once, and never again.
+    if (!options.repeat || road.totalM <= 0) break;
   }
 
   return {

@@ -1,3 +1,4 @@
+import { MOST_PHOTOS } from '@sprocket/core';
 import { db, type BuildPhoto } from './db.ts';
 
 /** Longest side a photo is kept at, px, and the quality of its JPEG. */
@@ -9,6 +10,8 @@ const LARGEST = 40_000_000;
 /** Scales a picture down and keeps it with a build's item. Says in words why a file cannot be used. */
 export async function keepPhoto(buildId: string, item: string, file: File): Promise<void> {
   if (file.size > LARGEST) throw new Error(`${file.name}: larger than 40 MB.`);
+  if ((await db.photos.where({ buildId }).count()) >= MOST_PHOTOS)
+    throw new Error(`${file.name}: this build has ${MOST_PHOTOS} photos, as many as its file can carry.`);
   let bitmap: ImageBitmap;
   try {
     bitmap = await createImageBitmap(file);

@@ -186,7 +186,7 @@ describe('builds in the store', () => {
     const broken = { ...build('c'), choice: 'anything' };
     await db.builds.put(broken as unknown as Build);
     expect(await mendKept('c')).to.deep.equal([
-      { path: 'choice', message: 'Invalid input: expected object, received string' },
+      { path: 'choice', message: 'must be a group of fields' },
     ]);
     expect((await readKept('c'))?.ok).to.equal(true);
     expect((await binned())[0]?.raw).to.deep.equal(broken);

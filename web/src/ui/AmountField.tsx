@@ -1,5 +1,5 @@
 import { TextInput } from '@mantine/core';
-import { amount, amountText, parseQuantity, showAmount, type Dimension } from '@sprocket/core';
+import { LONGEST_TYPED, amount, amountText, parseQuantity, showAmount, type Dimension } from '@sprocket/core';
 import { useEffect, useId, useRef, useState, type ReactNode } from 'react';
 import { useUnits } from '../app/store.ts';
 
@@ -92,6 +92,7 @@ export function AmountField(props: AmountFieldProps) {
       label={label}
       value={text}
       size="sm"
+      maxLength={LONGEST_TYPED - 20}
       autoComplete="off"
       inputMode="text"
       {...(placeholder === undefined ? {} : { placeholder })}

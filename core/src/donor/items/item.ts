@@ -105,6 +105,15 @@ export interface NumberItem extends ItemBase {
   /** Values met most often, most common first; the first is what "assume" puts in. */
   common: readonly number[];
 }
+
+/**
+ * The range within which a number is taken at all, SI, in fields and files alike: four times what is plausible, so
+ * that the odd vehicle goes in and a slip of the point or a broken file does not.
+ */
+export function takenRange({ low, high }: Pick<NumberItem, 'low' | 'high'>): { min: number; max: number } {
+  return { min: low > 0 ? low / 4 : low * 4, max: high * 4 };
+}
+
 export interface ChoiceItem extends ItemBase {
   type: 'choice';
   options: readonly { value: string; label: string }[];

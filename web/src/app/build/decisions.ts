@@ -26,8 +26,11 @@ export const decisionsReducers = {
   },
   lawKept(state: BuildState, action: PayloadAction<Edit<LegalClass>>) {
     if (!state.build) return;
-    const others = state.build.ownLaws.filter((law) => law.id !== action.payload.value.id);
-    state.build.ownLaws = [...others, action.payload.value];
+    const { value } = action.payload;
+    const at = state.build.ownLaws.findIndex((law) => law.id === value.id);
+    // In its own place, so that a list does not turn over while one of its names is typed.
+    if (at < 0) state.build.ownLaws.push(value);
+    else state.build.ownLaws[at] = value;
   },
   lawDropped(state: BuildState, action: PayloadAction<Edit<string>>) {
     if (state.build) state.build.ownLaws = state.build.ownLaws.filter((law) => law.id !== action.payload.value);

@@ -1,5 +1,5 @@
 import { Button, FileButton } from '@mantine/core';
-import { describedRoute, type ReadProblem, type Route } from '@sprocket/core';
+import { MOST_CLIMBS, describedRoute, type ReadProblem, type Route } from '@sprocket/core';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useEffect, useState } from 'react';
 import { buildActions } from '../../app/buildSlice.ts';
@@ -193,6 +193,7 @@ export function RoadPicker() {
               <Button
                 size="compact-sm"
                 variant="default"
+                disabled={described !== undefined && climbs.length >= MOST_CLIMBS}
                 onClick={() => describe(flatM, described ? [...climbs, { heightM: 30, lengthM: 600 }] : climbs)}
               >
                 {described ? 'Another climb' : 'Use this description'}

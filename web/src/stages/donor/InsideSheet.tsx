@@ -8,6 +8,7 @@ import {
   surveyItem,
   type MainTube,
   type Obstruction,
+  MOST_OBSTRUCTIONS,
 } from '@sprocket/core';
 import { buildActions } from '../../app/buildSlice.ts';
 import { usePlan } from '../../sheet/PlanProvider.tsx';
@@ -294,6 +295,7 @@ function Obstructions() {
       <Button
         size="compact-sm"
         variant="default"
+        disabled={obstructions.length >= MOST_OBSTRUCTIONS}
         onClick={() =>
           note(`add.${obstructions.length}`, [
             ...obstructions,

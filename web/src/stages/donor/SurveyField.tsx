@@ -1,10 +1,12 @@
 import { NativeSelect, TextInput } from '@mantine/core';
 import {
+  LONGEST_TYPED,
   amount,
   amountText,
   parseTeeth,
   parseTyre,
   provenances,
+  takenRange,
   tyreName,
   type Entry,
   type Parsed,
@@ -69,6 +71,7 @@ export const SurveyField = memo(function SurveyField({ item }: { item: SurveyIte
         dimension={item.dimension}
         value={entry ? (entry.value as number) : null}
         {...(entry ? { typed: entry.typed } : {})}
+        {...takenRange(item)}
         usual={[item.low, item.high]}
         onValue={put}
         onEmpty={clear}
@@ -171,6 +174,7 @@ function TextEntry<T>({ id, label, entry, parse, hint, onPut, onEmpty, onFocus }
       label={label}
       size="sm"
       value={text}
+      maxLength={LONGEST_TYPED}
       autoComplete="off"
       error={fault}
       {...(hint === undefined || fault !== null ? {} : { description: hint })}

@@ -1,5 +1,5 @@
 import { NativeSelect } from '@mantine/core';
-import { amount, likings, riderFits, type Worth, type WorthIt } from '@sprocket/core';
+import { MOST_PRICE, amount, likings, riderFits, type Worth, type WorthIt } from '@sprocket/core';
 import { buildActions } from '../../app/buildSlice.ts';
 import { useBuild, useSend } from '../../app/store.ts';
 import { AmountField } from '../../ui/AmountField.tsx';
@@ -32,7 +32,7 @@ export function WorthSheet({ worth }: { worth: WorthIt }) {
       dimension="money"
       value={said[key]}
       min={0}
-      max={100_000}
+      max={MOST_PRICE}
       placeholder="not looked up"
       onValue={(si) => edit(key, { [key]: si })}
       onEmpty={() => edit(key, { [key]: null })}

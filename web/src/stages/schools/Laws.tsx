@@ -23,7 +23,7 @@ export function Laws() {
           size="compact-sm"
           variant="default"
           onClick={() => {
-            const id = `own-${build.ownLaws.length + 1}`;
+            const id = freeId(build.ownLaws);
             send(
               buildActions.lawKept({
                 field: `law.${id}`,
@@ -105,12 +105,18 @@ export function Laws() {
   );
 }
 
+/** An id that none of the classes has: one taken off frees no place that another stands in. */
+function freeId(laws: readonly LegalClass[]): string {
+  for (let n = 1; ; n++) if (!laws.some((law) => law.id === `own-${n}`)) return `own-${n}`;
+}
+
 function LawForm({ law, own, onClose }: { law: LegalClass; own: boolean; onClose: () => void }) {
   const send = useSend();
   const [asOf, setAsOf] = useState(law.asOf);
   const edit = (change: Partial<LegalClass>): void => {
-    const next = legalClassSchema.safeParse({ ...law, ...change });
-    if (next.success) send(buildActions.lawKept({ field: `law.${law.id}`, value: next.data }));
+    // As it was typed: what reads it trims it, but a space at the end is a word begun.
+    const value = { ...law, ...change };
+    if (legalClassSchema.safeParse(value).success) send(buildActions.lawKept({ field: `law.${law.id}`, value }));
   };
   return (
     <div className="law-form">
