@@ -137,8 +137,9 @@ export function sheetsText(build: Build): string {
   lay(rideJob(context)?.wantedM ?? null, 'job.wantedM', lines);
   const sheet = rideSheet(context);
   if (sheet) {
-    const { job: _job, ...rest } = sheet;
-    lay(rest, 'ride', lines);
+    const shown: Partial<typeof sheet> = { ...sheet };
+    Reflect.deleteProperty(shown, 'job');
+    lay(shown, 'ride', lines);
   } else lines.push('ride: none');
   return lines.join('\n') + '\n';
 }
