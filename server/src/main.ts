@@ -8,6 +8,7 @@ const port = Number(process.env.PORT ?? 4173);
 const server = createServer({
   appDir: fileURLToPath(new URL('web/dist', root)),
   demo,
+  hosts: (process.env.HOSTS ?? '').split(',').filter((name) => name !== ''),
 }).listen(port, '127.0.0.1', (error?: Error) => {
   if (error) {
     console.error(`Could not listen on port ${port}: ${error.message}. Set PORT to another.`);

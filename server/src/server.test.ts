@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
-import type { Server } from 'node:http';
+import { request, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -61,5 +61,36 @@ describe('server', () => {
     expect((await fetch(`${url}/assets/a.js`)).status).to.equal(200);
     expect((await fetch(`${url}/`, { method: 'POST' })).status).to.equal(404);
     expect((await fetch(`${url}/assets/..%2f..%2fetc%2fpasswd`)).status).to.be.within(400, 404);
+    // Neither the page, nor a word of where things lie.
+    for (const path of ['/manifest.webmanifest', '/favicon.ico', '/demo/none.json', '/build/x/drive.html'])
+      expect((await fetch(url + path, { headers: { accept: 'text/html' } })).status, path).to.equal(404);
+  });
+
+  it('tells of a fault by its number alone, never by its place in the code', async () => {
+    for (const path of ['/assets/b.js', '/assets/..%2f..%2fetc%2fpasswd', '/assets/%', '/assets/a.js/x', '/assets/']) {
+      const answer = await fetch(url + path, { headers: { accept: 'text/html' } });
+      const text = await answer.text();
+      expect(answer.status, path).to.be.within(400, 499);
+      expect(text, path).not.to.match(/node_modules|\.ts|at [A-Z]\w+|sprocket-app|Error:/);
+    }
+  });
+
+  it('asks nothing of the device, and answers for this machine’s own names only', async () => {
+    const answer = await fetch(`${url}/health`);
+    expect(answer.headers.get('permissions-policy')).to.match(/geolocation=\(\)/);
+    const asked = (host: string): Promise<number> =>
+      new Promise((done, failed) => {
+        const { port } = server.address() as AddressInfo;
+        request({ port, host: '127.0.0.1', path: '/health', headers: { host } }, (res) => {
+          res.resume();
+          done(res.statusCode ?? 0);
+        })
+          .on('error', failed)
+          .end();
+      });
+    for (const host of ['localhost', '127.0.0.1:4173', '[::1]:80', 'LOCALHOST:1'])
+      expect(await asked(host), host).to.equal(200);
+    for (const host of ['elsewhere.example', '127.0.0.1.elsewhere.example', '10.0.0.1'])
+      expect(await asked(host), host).to.equal(421);
   });
 });

@@ -1,5 +1,5 @@
 import compression from 'compression';
-import express, { type Express } from 'express';
+import express, { type Express, type NextFunction, type Request, type Response } from 'express';
 import helmet from 'helmet';
 import { randomBytes } from 'node:crypto';
 import { existsSync, readFileSync } from 'node:fs';
@@ -10,7 +10,26 @@ export interface ServerOptions {
   appDir: string;
   /** Whether the page should fill an empty store with the demo’s builds. */
   demo?: boolean | undefined;
+  /** Names besides this machine's own that the server may be asked by, where something stands before it. */
+  hosts?: readonly string[] | undefined;
 }
+
+/** Names of this machine to itself. A page elsewhere that points its own name here is not served. */
+const OWN_NAMES = ['localhost', '127.0.0.1', '[::1]'];
+
+/** What no page of the app asks of a device. */
+const PERMISSIONS = [
+  'accelerometer',
+  'camera',
+  'geolocation',
+  'gyroscope',
+  'magnetometer',
+  'microphone',
+  'payment',
+  'usb',
+]
+  .map((feature) => `${feature}=()`)
+  .join(', ');
 
 const NONCE_MARK = '__NONCE__';
 
@@ -18,9 +37,17 @@ const NONCE_MARK = '__NONCE__';
  * The app's server: the built app with a strict content policy, a health address, and in the demo
  * the demo's data. Styles the interface writes at run time carry a nonce, new with every page.
  */
-export function createServer({ appDir, demo = false }: ServerOptions): Express {
+export function createServer({ appDir, demo = false, hosts = [] }: ServerOptions): Express {
   const app = express();
   app.disable('x-powered-by');
+  const names = new Set([...OWN_NAMES, ...hosts]);
+  app.use((req, res, next) => {
+    res.set('Permissions-Policy', PERMISSIONS);
+    // The port is not part of the name; an IPv6 address keeps its brackets.
+    const name = (req.headers.host ?? '').replace(/:\d+$/, '').toLowerCase();
+    if (names.has(name)) next();
+    else res.status(421).json({ error: 'this server does not answer for that host' });
+  });
   app.use((_req, res, next) => {
     res.locals.nonce = randomBytes(16).toString('base64');
     next();
@@ -64,7 +91,8 @@ export function createServer({ appDir, demo = false }: ServerOptions): Express {
   app.use(express.static(appDir, { index: false }));
   const page = join(appDir, 'index.html');
   app.use((req, res) => {
-    if (req.method !== 'GET' || !req.accepts('html')) {
+    // A file that is not there is not the app; addresses of the app have no ending.
+    if (req.method !== 'GET' || !req.accepts('html') || /\.[a-z0-9]+$/i.test(req.path)) {
       res.status(404).json({ error: 'not found' });
       return;
     }
@@ -79,5 +107,22 @@ export function createServer({ appDir, demo = false }: ServerOptions): Express {
         .replace('__DEMO__', demo ? 'yes' : 'no'),
     );
   });
+  // What goes wrong is told by its number alone: neither where the files lie nor how the code runs.
+  app.use((error: unknown, _req: Request, res: Response, next: NextFunction) => {
+    if (res.headersSent) {
+      next(error);
+      return;
+    }
+    const status = statusOf(error);
+    res
+      .status(status)
+      .json({ error: status === 404 ? 'not found' : status < 500 ? 'not understood' : 'it went wrong' });
+  });
   return app;
+}
+
+/** The status an error asks for; 500 where it asks for none. */
+function statusOf(error: unknown): number {
+  const status = typeof error === 'object' && error !== null && 'status' in error ? error.status : undefined;
+  return typeof status === 'number' && status >= 400 && status < 600 ? status : 500;
 }
