@@ -25,8 +25,14 @@ export interface App {
   another: () => Promise<App>;
   /** Ends the browser as a power cut would, and opens another on what it left. */
   kill: () => Promise<void>;
+  /** Stops the server, and starts it again where it was. */
+  stopServer: () => Promise<void>;
+  startServer: () => Promise<void>;
   close: () => Promise<void>;
 }
+
+/** The app as built. */
+export const BUILT = fileURLToPath(new URL('../../web/dist', import.meta.url));
 
 export async function launchBrowser(profile: string): Promise<Browser> {
   return puppeteer.launch({
@@ -46,13 +52,16 @@ export async function launchBrowser(profile: string): Promise<Browser> {
 }
 
 /** Serves the built app and opens it in a fresh browser profile. */
-export async function startApp({ demo = false, width = 1280, height = 800, dark = false } = {}): Promise<App> {
+export async function startApp({
+  demo = false,
+  width = 1280,
+  height = 800,
+  dark = false,
+  appDir = BUILT,
+} = {}): Promise<App> {
   const profile = mkdtempSync(join(tmpdir(), 'sprocket-profile-'));
   const downloads = mkdtempSync(join(tmpdir(), 'sprocket-downloads-'));
-  const server: Server = createServer({
-    appDir: fileURLToPath(new URL('../../web/dist', import.meta.url)),
-    demo,
-  }).listen(0, '127.0.0.1');
+  let server: Server = createServer({ appDir, demo }).listen(0, '127.0.0.1');
   await new Promise((done) => server.once('listening', done));
   const url = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
   let browser = await launchBrowser(profile);
@@ -86,10 +95,17 @@ export async function startApp({ demo = false, width = 1280, height = 800, dark 
       browser = await launchBrowser(profile);
       app.page = await openPage();
     },
-    close: async () => {
-      await browser.close();
+    stopServer: async () => {
       server.closeAllConnections();
       await new Promise((done) => server.close(done));
+    },
+    startServer: async () => {
+      server = createServer({ appDir, demo }).listen(Number(new URL(url).port), '127.0.0.1');
+      await new Promise((done) => server.once('listening', done));
+    },
+    close: async () => {
+      await browser.close();
+      if (server.listening) await app.stopServer();
       for (const folder of [profile, downloads]) rmSync(folder, { recursive: true, force: true, maxRetries: 5 });
     },
   };

@@ -18,6 +18,8 @@ import { router } from './app/router.tsx';
 import { startUp } from './app/startUp.ts';
 import { store } from './app/store.ts';
 import { theme } from './app/theme.ts';
+import { startOffline } from './offline/offline.ts';
+import { tellNewVersion } from './sheet/newVersion.tsx';
 import { clearAway } from './storage/builds.ts';
 
 // The page's content policy forbids code made from text; Zod does without when told.
@@ -41,4 +43,5 @@ createRoot(root).render(
   </StrictMode>,
 );
 // Once what was asked for is on the screen.
+setTimeout(() => void startOffline(tellNewVersion).catch(() => undefined), 1500);
 setTimeout(() => void clearAway().catch(() => undefined), 4000);

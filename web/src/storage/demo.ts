@@ -2,8 +2,16 @@ import { readBuildFile } from '@sprocket/core';
 import { db, readSetting, writeSetting } from './db.ts';
 
 /** True when the server was started to show the demo's builds. */
-export function isDemo(): boolean {
-  return document.querySelector('meta[name="demo"]')?.getAttribute('content') === 'yes';
+export async function isDemo(): Promise<boolean> {
+  if (document.querySelector('meta[name="demo"]')?.getAttribute('content') === 'yes') return true;
+  // A page kept in the browser was made by the server of that day; today's may be another.
+  if (!navigator.serviceWorker?.controller) return false;
+  try {
+    const health = (await (await fetch('/health')).json()) as { demo?: unknown };
+    return health.demo === true;
+  } catch {
+    return false;
+  }
 }
 
 /** Names of the demo's build files and roads, as shipped beside the app. */
@@ -35,6 +43,6 @@ export async function loadDemo(): Promise<string[]> {
 
 /** In a demo, fills an empty store once. */
 export async function seedDemo(): Promise<void> {
-  if (!isDemo() || (await readSetting('demo-loaded')) !== undefined) return;
+  if ((await readSetting('demo-loaded')) !== undefined || !(await isDemo())) return;
   await loadDemo();
 }

@@ -185,9 +185,7 @@ describe('builds in the store', () => {
   it('are mended where they lie, and what was there is kept', async () => {
     const broken = { ...build('c'), choice: 'anything' };
     await db.builds.put(broken as unknown as Build);
-    expect(await mendKept('c')).to.deep.equal([
-      { path: 'choice', message: 'must be a group of fields' },
-    ]);
+    expect(await mendKept('c')).to.deep.equal([{ path: 'choice', message: 'must be a group of fields' }]);
     expect((await readKept('c'))?.ok).to.equal(true);
     expect((await binned())[0]?.raw).to.deep.equal(broken);
     expect(await mendKept('none')).to.equal(undefined);

@@ -50,7 +50,9 @@ export function Library() {
     setProblems(null);
     const { build: brought, photos } = read.value;
     const taken = await db.builds.get(brought.id);
-    const build = taken ? { ...brought, id: crypto.randomUUID(), name: `${brought.name.slice(0, 106)} (brought in)` } : brought;
+    const build = taken
+      ? { ...brought, id: crypto.randomUUID(), name: `${brought.name.slice(0, 106)} (brought in)` }
+      : brought;
     const kept = db.transaction('rw', db.builds, db.photos, async () => {
       await add(build);
       await putPhotos(build.id, photos);

@@ -1,0 +1,28 @@
+import { Button } from '@mantine/core';
+import { notifications } from '@mantine/notifications';
+import { takeNewVersion } from '../offline/offline.ts';
+import { keeper } from '../storage/autosave.ts';
+
+/** Says that a new version is ready. It is taken when the person says so, and not before all is kept. */
+export function tellNewVersion(): void {
+  notifications.show({
+    id: 'new-version',
+    color: 'teal',
+    autoClose: false,
+    message: (
+      <span className="notice">
+        A new version is ready. It starts when you say so, or the next time all windows were closed.
+        <Button
+          size="compact-sm"
+          onClick={() => {
+            void keeper.flush().then(() => {
+              if (keeper.unsaved.length === 0) takeNewVersion();
+            });
+          }}
+        >
+          Start it now
+        </Button>
+      </span>
+    ),
+  });
+}

@@ -1,0 +1,42 @@
+import { createHash } from 'node:crypto';
+import { readdirSync, readFileSync } from 'node:fs';
+import { join, relative, sep } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { defineConfig } from 'vite';
+
+const dist = fileURLToPath(new URL('dist', import.meta.url));
+
+/** Every file under a folder. */
+function filesOf(folder: string): string[] {
+  return readdirSync(folder, { withFileTypes: true, recursive: true })
+    .filter((entry) => entry.isFile())
+    .map((entry) => join(entry.parentPath, entry.name));
+}
+
+/** What the service worker keeps: the page, and every file but those that no browser of today asks for. */
+function precache(): { url: string; revision: string | null }[] {
+  const kept = filesOf(dist).filter((file) => !/sw\.js$|\.woff$|\.map$/.test(file));
+  return kept
+    .map((file) => {
+      const path = `/${relative(dist, file).split(sep).join('/')}`;
+      const hash = createHash('sha256').update(readFileSync(file)).digest('hex').slice(0, 16);
+      // Files under /assets carry their version in their name; the page is only handed out at the root.
+      return { url: path === '/index.html' ? '/' : path, revision: path.startsWith('/assets/') ? null : hash };
+    })
+    .sort((a, b) => (a.url < b.url ? -1 : 1));
+}
+
+/** The service worker, built after the app it keeps. */
+export default defineConfig({
+  define: { PRECACHE: JSON.stringify(precache()), 'process.env.NODE_ENV': '"production"' },
+  publicDir: false,
+  build: {
+    target: 'es2022',
+    emptyOutDir: false,
+    lib: {
+      entry: fileURLToPath(new URL('src/offline/sw.ts', import.meta.url)),
+      formats: ['es'],
+      fileName: () => 'sw.js',
+    },
+  },
+});
