@@ -13,6 +13,7 @@ import {
   visit,
   waitForText,
   type App,
+  go,
 } from './support/app.ts';
 
 describe('the judgement of fit', () => {
@@ -24,7 +25,7 @@ describe('the judgement of fit', () => {
   after(() => app.close());
 
   it('ranks what to measure next, and follows what is found', async () => {
-    await visit(app, '/build/demo-mixte/donor');
+    await go(app, '/build/demo-mixte/donor');
     await leg(app.page, 'Rear end');
     await fill(app.page, 'Rear dropout spacing', ' ');
     await leg(app.page, 'Measure next');
@@ -45,7 +46,7 @@ describe('the judgement of fit', () => {
   });
 
   it('holds an order back while what must fit is unmeasured, and takes a reason', async () => {
-    await visit(app, '/build/demo-box/drive');
+    await go(app, '/build/demo-box/drive');
     await waitForText(app.page, '.order-held', /Hold the order:[\s\S]*bottom bracket not proven/i);
     await fill(app.page, 'Reason for ordering Wren M250 all the same', 'the shop takes it back');
     await press(app.page, 'Order with this reason');
@@ -55,7 +56,7 @@ describe('the judgement of fit', () => {
   });
 
   it('opens any cell of the matrix, says what would change it, and overrides with a reason', async () => {
-    await visit(app, '/build/demo-mixte/drive');
+    await go(app, '/build/demo-mixte/drive');
     await leg(app.page, 'Matrix');
     await app.page.click('.cell[aria-label^="Otter R250, dropout spacing"]');
     await waitForText(app.page, '.explain', /What would change this[\s\S]*Rear dropout spacing from 134/);
@@ -74,7 +75,7 @@ describe('the judgement of fit', () => {
   });
 
   it('counts the usual remedy, or the one that is taken', async () => {
-    await visit(app, '/build/demo-trike/drive');
+    await go(app, '/build/demo-trike/drive');
     const price = (): Promise<number> =>
       textOf(app.page, '[data-figure="price"] .big').then((t) => Number(t.replace(/\D/g, '')));
     const usual = await price();
@@ -105,13 +106,13 @@ describe('the judgement of fit', () => {
     await app.page.$eval('button[aria-label^="Correct Pedal assist, 250"]', (b) => (b as HTMLElement).click());
     await fill(app.page, 'Rated power allowed', '750 W');
     await waitForText(app.page, '.build-card', /· saved/);
-    await visit(app, '/build/demo-gravel/drive');
+    await go(app, '/build/demo-gravel/drive');
     const words = await textOf(app.page, '.findings');
     expect(words).not.to.match(/More rated power than its class/);
   });
 
   it('answers whether it is worth it, by what was said', async () => {
-    await visit(app, '/build/demo-lockkeeper/donor');
+    await go(app, '/build/demo-lockkeeper/donor');
     await waitForText(app.page, '.two-answers', /It can[\s\S]*Worth it/);
     await leg(app.page, 'Worth it');
     await pick(app.page, 'Does it fit its rider?', 'poor');
@@ -119,7 +120,7 @@ describe('the judgement of fit', () => {
   });
 
   it('holds two donors against one brief', async () => {
-    await visit(app, '/build/demo-mixte/compare');
+    await go(app, '/build/demo-mixte/compare');
     await waitForText(app.page, '.compare', /Bookbinder’s mixte[\s\S]*Not like this/);
   });
 
@@ -163,8 +164,10 @@ describe('the judgement of fit', () => {
         () => (document.getElementById('item-frontDropoutSpacing')?.getAttribute('aria-invalid') ?? '') === 'true',
       );
     }
-    await fill(app.page, 'Front dropout spacing', '9 m');
+    await fill(app.page, 'Front dropout spacing', '230 mm');
     await waitForText(app.page, '.survey-group', /Unusual/);
+    await fill(app.page, 'Front dropout spacing', '9 m');
+    await waitForText(app.page, '.survey-group', /Too large/);
     expect(await app.page.$eval('#item-frontSlotWidth', (i) => (i as HTMLInputElement).value)).to.equal(before);
   });
 });

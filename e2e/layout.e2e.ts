@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import { readFileSync, readdirSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { fill, leg, press, startApp, visit, waitForText, type App } from './support/app.ts';
+import { fill, leg, press, startApp, visit, waitForText, type App, go } from './support/app.ts';
 
 /** What the pack says of where it lies. */
 const lies = (app: App): Promise<string> => app.page.$eval('.pack-held', (g) => g.getAttribute('aria-valuetext') ?? '');
@@ -33,7 +33,7 @@ describe('where the battery goes', () => {
   after(() => app.close());
 
   it('moves by keyboard a millimetre at a time, keeps its spot, and goes back to the best', async () => {
-    await visit(app, '/build/demo-mixte/pack');
+    await go(app, '/build/demo-mixte/pack');
     await app.page.waitForSelector('.pack-held');
     const best = await along(app);
     await app.page.$eval('.pack-held', (g) => (g as SVGElement).focus());
@@ -45,7 +45,7 @@ describe('where the battery goes', () => {
     );
     expect(await lies(app)).to.match(/on the down tube, \d+ mm along, clamped round the tube; \d+\smm to/);
     await waitForText(app.page, '.build-switch, .rail', /saved/);
-    await visit(app, '/build/demo-mixte/pack');
+    await go(app, '/build/demo-mixte/pack');
     await app.page.waitForSelector('.pack-held');
     expect(await along(app)).to.equal(best + 3);
     await press(app.page, 'back to the best spot');
@@ -69,7 +69,7 @@ describe('where the battery goes', () => {
   });
 
   it('is dragged along its rail, the gap following, and into a tube it says stop', async () => {
-    await visit(app, '/build/demo-mixte/pack');
+    await go(app, '/build/demo-mixte/pack');
     const held = await app.page.waitForSelector('.pack-held .pack-body');
     await held?.evaluate((e) => e.scrollIntoView({ block: 'center' }));
     const box = await held?.boundingBox();
@@ -93,7 +93,7 @@ describe('where the battery goes', () => {
   });
 
   it('says what is missing to the millimetre, and puts it elsewhere on request', async () => {
-    await visit(app, '/build/demo-mixte/pack');
+    await go(app, '/build/demo-mixte/pack');
     await app.page.$eval('button[aria-label="Choose Kettle 48 · 14 Ah"]', (b) => (b as HTMLElement).click());
     await waitForText(app.page, '.answers', /too long: a pack that much shorter would go/);
     await app.page.$eval('button[aria-label="Choose Kettle 36 · 12.8 Ah"]', (b) => (b as HTMLElement).click());
@@ -104,7 +104,7 @@ describe('where the battery goes', () => {
   });
 
   it('shows masses, leads, other ways, from above and the bar, and saves the drawing', async () => {
-    await visit(app, '/build/demo-trike/pack');
+    await go(app, '/build/demo-trike/pack');
     await app.page.waitForSelector('.pack-held');
     for (const words of ['Masses', 'Leads', 'Other ways', 'Sizes']) await tool(app, words);
     await app.page.waitForSelector('.masses .centre');
@@ -125,10 +125,10 @@ describe('where the battery goes', () => {
   });
 
   it('moves the suspension and slides the pack off', async () => {
-    await visit(app, '/build/demo-gravel/donor');
+    await go(app, '/build/demo-gravel/donor');
     await app.page.select('select:has(option[value="fullSuspension"])', 'fullSuspension');
     await waitForText(app.page, '.rail', /saved/);
-    await visit(app, '/build/demo-gravel/pack');
+    await go(app, '/build/demo-gravel/pack');
     await app.page.waitForSelector('.pack-held');
     const shock = (): Promise<string> => app.page.$eval('.shock', (e) => e.outerHTML);
     const still = await shock();
@@ -138,7 +138,7 @@ describe('where the battery goes', () => {
   });
 
   it('prints pages that measure true, and gives SVG and DXF to cut by', async () => {
-    await visit(app, '/build/demo-mixte/pack');
+    await go(app, '/build/demo-mixte/pack');
     await leg(app.page, 'Drawings to make by');
     const page = await app.page.waitForSelector('.make-page svg');
     expect(await page?.evaluate((s) => s.getAttribute('width'))).to.equal('297mm');
@@ -177,7 +177,7 @@ describe('where the battery goes', () => {
   });
 
   it('takes the frame’s inside from a photo', async () => {
-    await visit(app, '/build/demo-mixte/donor');
+    await go(app, '/build/demo-mixte/donor');
     await leg(app.page, 'Photo and fittings');
     // A made-up photo: 1000 × 600 px with a board of 1000 mm along its foot, a millimetre a pixel.
     const data = await app.page.evaluate(() => {
@@ -228,7 +228,7 @@ describe('where the battery goes', () => {
   });
 
   it('reads a pack’s outline from an SVG, and refuses one that carries a script', async () => {
-    await visit(app, '/build/demo-mixte/shelf');
+    await go(app, '/build/demo-mixte/shelf');
     await app.page.$$eval('button, [role="tab"]', (all) =>
       (all.find((b) => b.textContent === 'Packs') as HTMLElement | undefined)?.click(),
     );
@@ -255,7 +255,7 @@ describe('where the battery goes', () => {
   });
 
   it('freezes the weight, counts what comes off, and shows what other wheels do', async () => {
-    await visit(app, '/build/demo-mixte/pack');
+    await go(app, '/build/demo-mixte/pack');
     await leg(app.page, 'Weight');
     await press(app.page, 'Freeze the beginning');
     await waitForText(app.page, '.weight-grid', /Vehicle as weighed[\s\S]*frozen 20/);

@@ -1,7 +1,19 @@
 import { expect } from 'chai';
 import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { chooseFile, fill, leg, pick, press, startApp, textOf, visit, waitForText, type App } from './support/app.ts';
+import {
+  chooseFile,
+  fill,
+  leg,
+  pick,
+  press,
+  startApp,
+  textOf,
+  visit,
+  waitForText,
+  type App,
+  go,
+} from './support/app.ts';
 
 const range = '[data-figure="range"]';
 
@@ -24,14 +36,14 @@ describe('the ride', () => {
   after(() => app.close());
 
   it('shows chain line, chain length and the rings that would do', async () => {
-    await visit(app, '/build/demo-box/gearing');
+    await go(app, '/build/demo-box/gearing');
     await waitForText(app.page, '.stage', /Chain line and length[\s\S]*links[\s\S]*Rings and cogs that would do/);
     expect(await app.page.$$eval('.pair-not', (cells) => cells.length)).to.be.greaterThan(3);
     expect(app.complaints).to.deep.equal([]);
   });
 
   it('draws its rides in the background, and ends with the chance and its causes', async () => {
-    await visit(app, '/build/demo-mixte/ride');
+    await go(app, '/build/demo-mixte/ride');
     await waitForText(app.page, '.stage', /500 rides drawn, the same each time/);
     expect(await textOf(app.page, '.chance')).to.match(/\d+ in 100/);
     expect(await textOf(app.page, '.causes')).to.match(/wind|rider/);
@@ -60,7 +72,7 @@ describe('the ride', () => {
   });
 
   it('stops when asked, and rides again', async () => {
-    await visit(app, '/build/demo-gravel/ride');
+    await go(app, '/build/demo-gravel/ride');
     await app.page.waitForFunction(() =>
       [...document.querySelectorAll('button')].some((b) => b.textContent === 'Stop'),
     );
@@ -78,7 +90,7 @@ describe('the ride', () => {
   });
 
   it('reckons a changed wind against each leg’s direction', async () => {
-    await visit(app, '/build/demo-mixte/brief');
+    await go(app, '/build/demo-mixte/brief');
     await pick(app.page, 'Wind comes from', '1');
     await fill(app.page, 'Wind’s speed', '30 km/h');
     const against = await waitForText(app.page, range, /\d+–\d+/);
@@ -94,13 +106,13 @@ describe('the ride', () => {
   });
 
   it('takes stretches with surfaces of their own, and draws them', async () => {
-    await visit(app, '/build/demo-lockkeeper/brief');
+    await go(app, '/build/demo-lockkeeper/brief');
     await press(app.page, 'Add a stretch');
     await app.page.waitForSelector('.road-surface.road-setts');
     await waitForText(app.page, '.stretches', /Surface/);
     await press(app.page, 'Keep it for other builds');
     await waitForText(app.page, 'body', /is kept for other builds/);
-    await visit(app, '/build/demo-box/brief');
+    await go(app, '/build/demo-box/brief');
     await waitForText(app.page, '.road-picker', /Kept from other builds[\s\S]*Towpath/);
   });
 
@@ -108,7 +120,7 @@ describe('the ride', () => {
     const file = join(app.downloads, 'long.gpx');
     writeFileSync(file, longTrack(100_000));
     expect(readFileSync(file).length).to.be.greaterThan(5_000_000);
-    await visit(app, '/build/demo-box/brief');
+    await go(app, '/build/demo-box/brief');
     await app.page.evaluate(() => {
       const w = window as unknown as { longest: number; beat: number };
       w.longest = 0;
@@ -128,7 +140,7 @@ describe('the ride', () => {
   });
 
   it('takes a GPX file that is dropped on the card', async () => {
-    await visit(app, '/build/demo-trike/brief');
+    await go(app, '/build/demo-trike/brief');
     await app.page.evaluate(
       (text) => {
         const data = new DataTransfer();

@@ -122,6 +122,7 @@ export async function visit(app: App, path: string): Promise<void> {
 
 /** The same from within the app, as a link goes: nothing is loaded anew. For what does not hang on a fresh page. */
 export async function go(app: App, path: string): Promise<void> {
+  if (app.page.url() === app.url + path) return drawn(app);
   const before = await app.page.$('h1');
   await app.page.evaluate((to) => {
     history.pushState(null, '', to);
