@@ -1,6 +1,21 @@
 import { expect } from 'chai';
 import { readFileSync } from 'node:fs';
-import { axeFindings, getRaw, press, putRaw, startApp, textOf, visit, waitForText, type App } from './support/app.ts';
+import {
+  axeFindings,
+  chooseFile,
+  downloaded,
+  getRaw,
+  press,
+  putRaw,
+  startApp,
+  textOf,
+  visit,
+  waitForText,
+  type App,
+} from './support/app.ts';
+
+const PICTURE =
+  'data:image/png;base64,iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==';
 
 type Loose = Record<string, unknown>;
 const trike = (): Loose =>
@@ -85,6 +100,40 @@ describe('what is kept in the browser', () => {
     await app.page.click('.bin summary');
     await press(app.page, 'Bring it back: Bookbinder’s mixte');
     await app.page.waitForFunction(() => document.querySelectorAll('.build-row').length === 19);
+    expect(app.complaints).to.deep.equal([]);
+  });
+
+  it('the bench goes into one file, and comes back from it onto an empty one', async () => {
+    const before = await getRaw(app, 'builds');
+    await putRaw(app, 'photos', [
+      { id: 'p1', buildId: 'demo-trike', item: 'wheelbase', on: '2026-02-02', dataUrl: PICTURE },
+    ]);
+    await visit(app, '/settings');
+    await press(app.page, 'Save a backup');
+    await waitForText(app.page, '#root', /The bench is in bench-/);
+    expect(await axeFindings(app.page, 'main')).to.deep.equal([]);
+    const file = await downloaded(app, '.zip');
+    const other = await startApp();
+    try {
+      await visit(other, '/settings');
+      await chooseFile(other, 'Bring a backup back', file);
+      await waitForText(other.page, '#root', /Back on the bench: 6 builds, 1 photo/);
+      const after = await getRaw(other, 'builds');
+      expect(after).to.deep.equal(before);
+      expect((await getRaw(other, 'photos'))[0]).to.have.property('dataUrl', PICTURE);
+      await visit(other, '/');
+      expect(await other.page.$$eval('.build-row', (rows) => rows.length)).to.equal(19);
+      expect(other.complaints).to.deep.equal([]);
+    } finally {
+      await other.close();
+    }
+  });
+
+  it('after ten days of work without one, the bench says so once in a line', async () => {
+    const days = Array.from({ length: 10 }, (_, i) => `2026-03-0${i}`).join(' ');
+    await putRaw(app, 'settings', [{ key: 'edit-days', value: days }]);
+    await visit(app, '/');
+    await waitForText(app.page, '.remind', /10 days were worked on/);
     expect(app.complaints).to.deep.equal([]);
   });
 });

@@ -81,6 +81,7 @@ export {
   mountings,
   purposeWords,
   purposes,
+  routeSchema,
   surfaceWords,
   surfaces,
   usualRider,

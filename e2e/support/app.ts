@@ -328,9 +328,9 @@ export async function chooseFile(app: App, button: string, path: string): Promis
 }
 
 /** Waits for a finished download and gives its path. */
-export async function downloaded(app: App): Promise<string> {
+export async function downloaded(app: App, ending = '.json'): Promise<string> {
   for (let i = 0; i < 100; i++) {
-    const file = readdirSync(app.downloads).find((name) => name.endsWith('.json'));
+    const file = readdirSync(app.downloads).find((name) => name.endsWith(ending));
     if (file) return join(app.downloads, file);
     await new Promise((done) => setTimeout(done, 100));
   }

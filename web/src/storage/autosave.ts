@@ -3,12 +3,22 @@ import { store } from '../app/store.ts';
 import { uiActions } from '../app/uiSlice.ts';
 import { Keeper } from './keeper.ts';
 
+let asked = false;
+/** Once there is work to lose, the browser is asked not to clear it away of itself. */
+function askToStay(): void {
+  if (asked || typeof navigator === 'undefined') return;
+  asked = true;
+  // Older browsers have no such thing to ask.
+  (navigator.storage as StorageManager | undefined)?.persist?.().catch(() => undefined);
+}
+
 /** Keeps the app's open build. */
 export const keeper = new Keeper({
   current: () => store.getState().build.present.build,
   subscribe: (changed) => store.subscribe(changed),
   merge: (base, theirs) => store.dispatch(buildActions.merged({ base, theirs })),
   mark: (saved) => {
+    if (saved === 'saved') askToStay();
     if (store.getState().ui.saved !== saved) store.dispatch(uiActions.savedMarked(saved));
   },
 });

@@ -84,6 +84,17 @@ export async function readSetting(key: string): Promise<string | undefined> {
   return (await db.settings.get(key))?.value;
 }
 
+/** Days edited on since the last backup, and how many of them make a reminder. */
+export const EDIT_DAYS = 'edit-days';
+export const DAYS_TO_REMIND = 10;
+
+/** Notes today as a day that was edited on. */
+export async function noteEditDay(today: string): Promise<void> {
+  const days = new Set((await readSetting(EDIT_DAYS))?.split(' ').filter((day) => day !== '') ?? []);
+  if (days.has(today)) return;
+  await writeSetting(EDIT_DAYS, [...days, today].slice(-400).join(' '));
+}
+
 export async function writeSetting(key: string, value: string): Promise<void> {
   await db.settings.put({ key, value });
 }

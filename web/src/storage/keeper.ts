@@ -1,7 +1,7 @@
 import { mergeBuilds, readBuild, type Build, type Clash } from '@sprocket/core';
 import { liveQuery, type Subscription } from 'dexie';
 import { bringBack } from './builds.ts';
-import { db } from './db.ts';
+import { db, noteEditDay } from './db.ts';
 
 /**
  * Rest after the last edit before it is written, and the longest that typing without a rest goes unwritten, ms. A
@@ -50,6 +50,7 @@ export class Keeper {
   private since: number | null = null;
   private again: ReturnType<typeof setTimeout> | undefined;
   private refusals = 0;
+  private noted = '';
   private queue: Promise<void> = Promise.resolve();
   private busy = false;
   private lookLater = false;
@@ -178,6 +179,7 @@ export class Keeper {
   private written(id: string, sent: Build, { build, merged }: Written): void {
     this.refusals = 0;
     clearTimeout(this.again);
+    this.noteDay();
     const done = this.waiting.get(id)?.build === sent;
     if (done) this.waiting.delete(id);
     if (this.seen?.id === id) {
@@ -192,6 +194,14 @@ export class Keeper {
       if (this.seen?.id === id) later.build = this.seen;
     }
     if (this.waiting.size === 0) this.edited.mark('saved');
+  }
+
+  /** Once a day: what a reminder of a backup counts. */
+  private noteDay(): void {
+    const today = new Date().toISOString().slice(0, 10);
+    if (today === this.noted) return;
+    this.noted = today;
+    noteEditDay(today).catch(() => undefined);
   }
 
   private refused(): void {

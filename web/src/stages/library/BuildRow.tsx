@@ -8,7 +8,7 @@ import { VerdictMark } from '../../sheet/Verdict.tsx';
 import type { BenchLine } from '../../storage/bench.ts';
 import { copyKept, readKept, renameKept } from '../../storage/builds.ts';
 import { photosOf } from '../../storage/photos.ts';
-import { downloadText } from '../../ui/download.ts';
+import { downloadBlob, downloadText } from '../../ui/download.ts';
 import { attempt } from '../../ui/attempt.ts';
 import { Damaged } from './Damaged.tsx';
 
@@ -122,10 +122,19 @@ function Opener({ line }: { line: BenchLine }) {
   );
 }
 
+/** Most picture text that goes into a build's file as JSON, characters. */
+const LARGEST_TEXT = 4_000_000;
+
 async function saveFile(id: string): Promise<void> {
   const kept = await readKept(id);
   if (!kept?.ok) return;
   const photos = await photosOf(id);
+  if (photos.reduce((sum, photo) => sum + photo.dataUrl.length, 0) > LARGEST_TEXT) {
+    // With many photos, a zip of the build and its pictures.
+    const { writeBackup } = await import('../../storage/backup.ts');
+    downloadBlob(`${fileName(kept.build)}.zip`, await writeBackup(() => undefined, [id]));
+    return;
+  }
   downloadText(
     `${fileName(kept.build)}.json`,
     writeBuildFile(

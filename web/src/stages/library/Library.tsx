@@ -9,11 +9,12 @@ import { useApp, useSend } from '../../app/store.ts';
 import { keeper } from '../../storage/autosave.ts';
 import { benchLines, madeOf, refreshLines, type BenchLine } from '../../storage/bench.ts';
 import { binBuild, bringBack } from '../../storage/builds.ts';
-import { db } from '../../storage/db.ts';
+import { DAYS_TO_REMIND, db } from '../../storage/db.ts';
 import { loadDemo } from '../../storage/demo.ts';
 import { coreVersion, coreWorker } from '../../workers/core.ts';
 import { putPhotos } from '../../storage/photos.ts';
 import { attempt } from '../../ui/attempt.ts';
+import { useEditDays } from '../../sheet/useEditDays.ts';
 import { Mark } from '../../ui/Mark.tsx';
 import { Problems } from '../../ui/Problems.tsx';
 import { Bin } from './Bin.tsx';
@@ -26,6 +27,7 @@ export function Library() {
   const navigate = useNavigate();
   const openBuild = useApp((state) => state.build.present.build);
   const lines = useLines();
+  const days = useEditDays();
   const [problems, setProblems] = useState<{ file: string; list: ReadProblem[] } | null>(null);
   const [dropping, setDropping] = useState(false);
 
@@ -40,8 +42,20 @@ export function Library() {
     if ((await attempt('The new build', add(build))) === undefined) return;
     await navigate(`/build/${build.id}/brief`);
   };
+  const bringZip = async (file: File): Promise<void> => {
+    const { readBackup } = await import('../../storage/backup.ts');
+    const back = await attempt(`“${file.name}”`, readBackup(file));
+    if (!back) return;
+    setProblems(back.faults.length > 0 ? { file: file.name, list: back.faults } : null);
+    if (back.builds + back.photos > 0)
+      notifications.show({ message: `Brought in: ${back.builds} builds, ${back.photos} photos.`, color: 'teal' });
+  };
   const bringIn = async (file: File | null): Promise<void> => {
     if (!file) return;
+    if (/\.zip$/i.test(file.name)) {
+      await bringZip(file);
+      return;
+    }
     const read = readBuildFileWithPhotos(await file.text());
     if (!read.ok) {
       setProblems({ file: file.name, list: read.problems });
@@ -125,7 +139,7 @@ export function Library() {
       </header>
       <div className="library-actions">
         <Button onClick={() => void create()}>New build</Button>
-        <FileButton accept="application/json,.json" onChange={(file) => void bringIn(file)}>
+        <FileButton accept="application/json,.json,application/zip,.zip" onChange={(file) => void bringIn(file)}>
           {(props) => (
             <Button variant="default" {...props}>
               Bring in a build file
@@ -147,6 +161,11 @@ export function Library() {
           Lay out the demo’s builds
         </Button>
       </div>
+      {days >= DAYS_TO_REMIND ? (
+        <p className="remind">
+          {days} days were worked on since the bench was last saved to a file. <Link to="/settings">Save a backup</Link>
+        </p>
+      ) : null}
       {problems ? <Problems file={problems.file} problems={problems.list} onClose={() => setProblems(null)} /> : null}
       {lines === undefined ? (
         <p className="wait">Reading the bench…</p>

@@ -2,6 +2,7 @@ import { SegmentedControl, useMantineColorScheme } from '@mantine/core';
 import { Link, useNavigate } from 'react-router';
 import { useApp, useSend } from '../../app/store.ts';
 import { uiActions } from '../../app/uiSlice.ts';
+import { Backup } from './Backup.tsx';
 
 /** Units and colour scheme; what is kept and where. */
 export function Settings() {
@@ -45,6 +46,7 @@ export function Settings() {
           ]}
         />
       </section>
+      <Backup />
       <section className="card" aria-labelledby="set-kept">
         <h2 id="set-kept">What is kept, and where</h2>
         <p>
