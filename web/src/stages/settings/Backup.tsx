@@ -5,7 +5,11 @@ import { readBackup, writeBackup, type Restored } from '../../storage/backup.ts'
 import { DAYS_TO_REMIND, EDIT_DAYS, writeSetting } from '../../storage/db.ts';
 import { refusalWords } from '../../ui/attempt.ts';
 import { useEditDays } from '../../sheet/useEditDays.ts';
+import './settings.css';
 import { downloadBlob } from '../../ui/download.ts';
+
+const sizeWords = (bytes: number): string =>
+  bytes < 1_000_000 ? `${Math.ceil(bytes / 1000)} kB` : `${(bytes / 1_000_000).toFixed(1)} MB`;
 
 /** Faults told one by one. */
 const TOLD = 6;
@@ -35,7 +39,7 @@ export function Backup() {
       const today = new Date().toISOString().slice(0, 10);
       downloadBlob(`bench-${today}.zip`, zip);
       await writeSetting(EDIT_DAYS, '');
-      return `The bench is in bench-${today}.zip, ${(zip.size / 1_000_000).toFixed(1)} MB. Keep it somewhere else than on this machine.`;
+      return `The bench is in bench-${today}.zip, ${sizeWords(zip.size)}. Keep it somewhere else than on this machine.`;
     });
   const bring = (file: File | null): Promise<void> =>
     file === null
@@ -54,7 +58,7 @@ export function Backup() {
         Brought back, it is merged with what is here: nothing here is lost, the later version of a build stays.
         {days >= DAYS_TO_REMIND ? ` ${days} days were worked on since the last one.` : ''}
       </p>
-      <div className="row">
+      <div className="backup-actions">
         <Button disabled={share !== null} onClick={() => void save()}>
           Save a backup
         </Button>

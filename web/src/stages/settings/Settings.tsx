@@ -51,7 +51,7 @@ export function Settings() {
         <h2 id="set-kept">What is kept, and where</h2>
         <p>
           Builds and your own parts stay in this browser and nowhere else. Clearing the browser’s data clears them: save
-          a build as a file to keep it elsewhere or to hand it on.
+          a backup now and then, or a build as a file to hand it on.
         </p>
       </section>
       <section className="card" aria-labelledby="set-word">
