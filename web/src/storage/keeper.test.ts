@@ -124,6 +124,24 @@ describe('a build kept as it is edited', () => {
     expect(one.saved.at(-1)).to.equal('saved');
   });
 
+  it('edited back while it is being written is written back too', async () => {
+    const one = await window();
+    const before = one.build;
+    one.type(CARGO, 8);
+    const writing = one.keeper.flush();
+    await Promise.resolve();
+    await Promise.resolve();
+    one.show(before);
+    await writing;
+    await settled();
+    expect((await kept()).brief.cargoKg).to.equal(5);
+    expect(one.build?.brief.cargoKg).to.equal(5);
+    expect(one.saved.at(-1)).to.equal('saved');
+    one.type(CARGO, 9);
+    await settled();
+    expect((await kept()).brief.cargoKg).to.equal(9);
+  });
+
   it('is written before another is opened, and the other is not', async () => {
     await db.builds.put({ ...first, id: 'b' });
     const one = await window();
@@ -342,6 +360,22 @@ describe('a build kept as it is edited', () => {
       });
       await one.keeper.flush();
       expect((await kept()).brief.cargoKg).to.equal(13);
+    });
+
+    it('shows refused edits again when their build is opened again, and writes them with what is typed then', async () => {
+      const one = await window();
+      await refusing(async () => {
+        one.type(CARGO, 13);
+        one.show(null);
+        await wait(60);
+        await one.open('a');
+        expect(one.build?.brief.cargoKg).to.equal(13);
+        one.type(CRUISE, 6);
+        await wait(60);
+      });
+      await one.keeper.flush();
+      expect([(await kept()).brief.cargoKg, (await kept()).brief.cruiseMs]).to.deep.equal([13, 6]);
+      expect(one.saved.at(-1)).to.equal('saved');
     });
 
     it('a refused edit never comes over a later rename, nor brings a deleted build back', async () => {

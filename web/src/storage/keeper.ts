@@ -111,11 +111,16 @@ export class Keeper {
   private open(build: Build | null): void {
     this.live?.unsubscribe();
     this.live = undefined;
-    this.seen = this.clean = build;
-    // Edits that the store refused before are still what they began from.
-    this.base = build ? (this.waiting.get(build.id)?.base ?? build) : null;
+    this.seen = this.clean = this.base = build;
     if (!build) return;
     const { id } = build;
+    const item = this.waiting.get(id);
+    if (item) {
+      // Edits that the store has refused so far are shown again, on what it has now.
+      this.merge(item.base, item.build);
+      this.base = build;
+      if (this.seen) this.waiting.set(id, { ...item, build: this.seen, base: build });
+    }
     let there = false;
     this.live = liveQuery(() => db.builds.get(id)).subscribe({
       next: (raw: unknown) => {
@@ -140,8 +145,8 @@ export class Keeper {
     }
     this.seen = build;
     if (this.base === null) return;
-    if (build === this.clean) {
-      // Undone back to what the store has.
+    if (build === this.clean && !this.busy) {
+      // Undone back to what the store has, and is not just being told otherwise.
       this.forget(build.id);
       return;
     }
@@ -185,7 +190,8 @@ export class Keeper {
     if (this.seen?.id === id) {
       if (merged) this.merge(sent, build);
       else this.base = build;
-      if (done) this.clean = this.seen;
+      // With edits made since, no state of this window is just what the store has.
+      this.clean = done ? this.seen : null;
     }
     const later = this.waiting.get(id);
     if (later) {
