@@ -2,6 +2,7 @@ import { expect } from 'chai';
 import type { SurveyItemId } from '../donor/donor.ts';
 import { tyreRadius } from '../quantity/tyre.ts';
 import type { Verdict } from '../verdict.ts';
+import { Said, saidBy } from '../../test/said.ts';
 import { derailleur9, disc, hubGear } from '../../test/city.ts';
 import {
   contextOf,
@@ -1344,7 +1345,10 @@ const groups = {
   plan: planEdges,
 };
 
+const said = new Said('thresholds');
+
 describe('every threshold, just below and just above', () => {
+  after(() => said.done());
   for (const [group, edges] of Object.entries(groups)) {
     describe(group, () => {
       for (const edge of edges) {
@@ -1359,6 +1363,7 @@ describe('every threshold, just below and just above', () => {
             const [verdict, words] = Array.isArray(want) ? want : [want, null];
             expect(found?.verdict ?? 'none', `${side} ${at}: ${found?.title ?? ''}`).to.equal(verdict);
             if (words) expect(found?.title, side).to.match(words);
+            said.check(`${edge.rule}: ${edge.what}, ${side}`, saidBy(found));
           }
         });
       }

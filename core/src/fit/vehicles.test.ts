@@ -3,6 +3,8 @@ import { newBuild, type Build } from '../build/build.ts';
 import type { VehicleKind } from '../donor/kinds.ts';
 import { starterShelf } from '../parts/shelf/starterShelf.ts';
 import { city, derailleur9, disc, hubGear } from '../../test/city.ts';
+import { Said, saidBy } from '../../test/said.ts';
+import type { Finding } from './finding.ts';
 import { kitFindings } from '../../test/world.ts';
 import { typedSurvey, type Typed } from '../../test/typed.ts';
 import type { Verdict } from '../verdict.ts';
@@ -640,27 +642,38 @@ const vehicles: Vehicle[] = [
   },
 ];
 
-function plan(v: Vehicle): Map<string, Verdict> {
+function plan(v: Vehicle): Map<string, Finding> {
   const b = newBuild('case', 'Case', '2026-01-01T00:00:00.000Z');
   b.donor.kind = v.kind;
   b.donor.survey = typedSurvey({ ...city, ...v.survey });
   b.choice.torqueArms = 1;
   v.edit?.(b);
-  return new Map([...kitFindings(b, shelf, v.kit)].map(([rule, f]) => [rule, f.verdict]));
+  return kitFindings(b, shelf, v.kit);
 }
 
+const said = new Said('vehicles');
+
 describe('vehicles as people describe them', () => {
+  after(() => said.done());
   it('are more than forty', () => {
     expect(vehicles.length).to.be.greaterThan(40);
   });
   for (const v of vehicles) {
     it(v.what, () => {
-      const found = plan(v);
+      const findings = plan(v);
+      const found = new Map([...findings].map(([rule, f]) => [rule, f.verdict]));
       const of = (verdict: Verdict): string[] => [...found].filter(([, x]) => x === verdict).map(([rule]) => rule);
       expect(of('stop'), 'stops').to.have.members(v.stops ?? []);
       for (const rule of v.reworks ?? []) expect(found.get(rule), rule).to.equal('rework');
       for (const rule of v.measures ?? []) expect(found.get(rule), rule).to.equal('measure');
       for (const rule of v.fits ?? []) expect(found.get(rule), rule).to.equal('fits');
+      // What fits is said in its title alone; what does not, in full.
+      said.check(
+        v.what,
+        [...findings].flatMap(([rule, f]) =>
+          f.verdict === 'fits' ? [`${rule} fits: ${f.title}`] : [rule, ...saidBy(f)],
+        ),
+      );
     });
   }
 });
