@@ -255,7 +255,7 @@ describe('a bench of sixty builds', () => {
   });
   after(() => app.close());
   const lines = (): Promise<string[]> =>
-    app.page.$$eval('.build-row', (all) => all.map((row) => (row.textContent ?? '').replace(/\s+/g, ' ')));
+    app.page.$$eval('.build-row', (all) => all.map((row) => (row as HTMLElement).innerText.replace(/\s+/g, ' ')));
 
   it('gets a line for each, and shows them kept the next time with none worked out again', async () => {
     await visit(app, '/');
@@ -373,7 +373,7 @@ describe('the demo’s five builds', () => {
     await visit(app, '/');
     await app.page.waitForFunction(() => document.querySelectorAll('.build-row').length === 5);
     const rows = await app.page.$$eval('.build-row', (all) =>
-      all.map((row) => (row.textContent ?? '').replace(/\s+/g, ' ')),
+      all.map((row) => (row as HTMLElement).innerText.replace(/\s+/g, ' ')),
     );
     const story = (name: string): string => rows.find((row) => row.startsWith(name)) ?? '';
     expect(story('Carbon gravel bike')).to.match(/Stop Carbon frame/);

@@ -76,6 +76,8 @@ export async function startApp({
     page.on('console', (message) => {
       if (message.type() === 'error' || /Content Security Policy/.test(message.text())) complaints.push(message.text());
     });
+    // A page with edits that the store refuses asks before it is left; a test leaves all the same.
+    page.on('dialog', (dialog) => void dialog.accept());
     page.on('pageerror', (error) => complaints.push(String(error)));
     return page;
   };

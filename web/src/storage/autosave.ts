@@ -31,10 +31,9 @@ export function startAutosave(): () => void {
     if (document.visibilityState === 'hidden') flush();
   };
   const onLeave = (event: Event): void => {
-    if (keeper.unsaved.length === 0) return;
     flush();
-    // Edits that the browser does not have yet would go with the page: it asks first.
-    event.preventDefault();
+    // What the store refuses would go with the page: it asks first.
+    if (keeper.stuck) event.preventDefault();
   };
   document.addEventListener('visibilitychange', onHide);
   window.addEventListener('pagehide', flush);

@@ -50,6 +50,7 @@ export class Keeper {
   private since: number | null = null;
   private again: ReturnType<typeof setTimeout> | undefined;
   private refusals = 0;
+  private gone = false;
   private noted = '';
   private queue: Promise<void> = Promise.resolve();
   private busy = false;
@@ -77,6 +78,11 @@ export class Keeper {
   /** Builds with edits that the store does not have. */
   get unsaved(): Build[] {
     return [...this.waiting.values()].map((item) => item.build);
+  }
+
+  /** True while the store refuses edits, or their build is gone: leaving now would lose them. */
+  get stuck(): boolean {
+    return this.waiting.size > 0 && (this.refusals > 0 || this.gone);
   }
 
   /** Writes all that waits; done once the store has it or has refused it. */
@@ -167,6 +173,7 @@ export class Keeper {
       const found = await putMerged(item);
       if (found === 'gone') {
         // Deleted in another window: not put back unasked, and its edits are not thrown away.
+        this.gone = true;
         this.edited.mark('gone');
         return;
       }
@@ -183,6 +190,7 @@ export class Keeper {
 
   private written(id: string, sent: Build, { build, merged }: Written): void {
     this.refusals = 0;
+    this.gone = false;
     clearTimeout(this.again);
     this.noteDay();
     const done = this.waiting.get(id)?.build === sent;

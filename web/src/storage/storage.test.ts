@@ -350,7 +350,7 @@ describe('saving as it is typed', () => {
     expect(await cargo()).to.equal(14);
   });
 
-  it('asks before the page is left with edits that the store does not have', async () => {
+  it('asks before the page is left with edits that the store refuses, and writes all others as it goes', async () => {
     const ask = (): boolean => {
       let asked = false;
       (listeners.get('beforeunload') as unknown as (e: { preventDefault: () => void }) => void)({
@@ -359,11 +359,21 @@ describe('saving as it is typed', () => {
       return asked;
     };
     expect(ask()).to.equal(false);
+    const put = db.builds.put.bind(db.builds);
+    db.builds.put = () => Promise.reject(new Error('full')) as never;
     type(15);
+    await wait(250);
     expect(ask()).to.equal(true);
+    db.builds.put = put as never;
+    // Leaving tries once more; what goes in then needs no asking.
+    listeners.get('pagehide')?.();
     await wait(60);
     expect(await cargo()).to.equal(15);
     expect(ask()).to.equal(false);
+    type(16);
+    expect(ask()).to.equal(false);
+    await wait(60);
+    expect(await cargo()).to.equal(16);
   });
 
   it('another window’s edit is taken in, and undo takes back only one’s own', async () => {
