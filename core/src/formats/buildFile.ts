@@ -4,6 +4,7 @@ import { takenRange } from '../donor/items/item.ts';
 import { surveyItems } from '../donor/survey.ts';
 import { broughtUpToDate } from './migrate.ts';
 import { filePhotosSchema, type FilePhoto } from './photos.ts';
+import { amount, amountText } from '../quantity/format.ts';
 import { dottedPath, firstOfEach, issueWords, parseJson, problemsOf, type ReadResult } from '../reading/problems.ts';
 
 /** Largest build file read, characters. */
@@ -120,11 +121,12 @@ function surveyFaults({ donor: { survey } }: Build): Fault[] {
     const value: unknown = survey[item.id]?.value;
     if (item.type !== 'number' || typeof value !== 'number') return [];
     const { min, max } = takenRange(item);
+    const say = (si: number): string => amountText(amount(si, item.dimension), 'metric');
     return value < min || value > max
       ? [
           {
             path: ['donor', 'survey', item.id, 'value'],
-            message: `${item.label}: ${value} is not between ${min} and ${max}`,
+            message: `${item.label}: ${say(value)} is not between ${say(min)} and ${say(max)}`,
           },
         ]
       : [];

@@ -5,6 +5,7 @@ import { buildActions } from '../app/buildSlice.ts';
 import { useApp, useBuild, useSend, useUnits } from '../app/store.ts';
 import { keeper } from '../storage/autosave.ts';
 import { db, type KeptClash } from '../storage/db.ts';
+import { attempt } from '../ui/attempt.ts';
 import { downloadText } from '../ui/download.ts';
 import { useShelf } from './PlanProvider.tsx';
 
@@ -14,9 +15,9 @@ export function KeepNotice() {
   const saved = useApp((state) => state.ui.saved);
   const clashes = useLiveQuery(() => db.clashes.where({ buildId: build.id }).toArray(), [build.id]) ?? [];
   return (
-    <div className="keep" aria-live="assertive">
+    <div className="keep">
       {saved === 'failed' ? (
-        <section className="keep-notice keep-failed">
+        <section role="alert" className="keep-notice keep-failed">
           <p>
             <strong>Not saved.</strong> The browser refuses to keep your last edits; its store may be full. They are
             still here, and are tried again by themselves. Leave this page open until it says “saved”.
@@ -24,22 +25,18 @@ export function KeepNotice() {
           <Button size="compact-sm" onClick={() => void keeper.flush()}>
             Try now
           </Button>
-          <Button size="compact-sm" variant="default" onClick={() => saveAside(keeper.unsaved, build)}>
-            Save to a file
-          </Button>
+          <SaveAside open={build} />
         </section>
       ) : null}
       {saved === 'gone' ? (
-        <section className="keep-notice keep-failed">
+        <section role="alert" className="keep-notice keep-failed">
           <p>
             <strong>Deleted in another window.</strong> What you see is still whole, and nothing more of it is saved.
           </p>
-          <Button size="compact-sm" onClick={() => void keeper.putBack()}>
+          <Button size="compact-sm" onClick={() => void attempt('The build', keeper.putBack())}>
             Put it back on the bench
           </Button>
-          <Button size="compact-sm" variant="default" onClick={() => saveAside(keeper.unsaved, build)}>
-            Save to a file
-          </Button>
+          <SaveAside open={build} />
         </section>
       ) : null}
       {clashes.map((clash) => (
@@ -54,20 +51,21 @@ function ClashNotice({ clash }: { clash: KeptClash }) {
   const units = useUnits();
   const send = useSend();
   const say = (value: unknown): string => valueWords(clash.path, value, shelf, units);
+  const settle = (): void => void attempt('The decision', db.clashes.delete(clash.id));
   const decide = (value: Clash['mine']): void => {
     send(buildActions.decided({ field: clash.id, value: { path: clash.path, value } }));
-    void db.clashes.delete(clash.id);
+    settle();
   };
   // Where the kept value was taken away on one side, what was worked on at the other stands.
   const stands = clash.mine === undefined ? clash.theirs : clash.mine;
   const other = clash.mine === undefined ? clash.mine : clash.theirs;
   return (
-    <section className="keep-notice keep-clash">
+    <section role="alert" className="keep-notice keep-clash">
       <p>
         <strong>Changed in two windows.</strong> {placeWords(clash.path)}: this build has <b>{say(stands)}</b>, the
         other window had <b>{say(other)}</b>.
       </p>
-      <Button size="compact-sm" onClick={() => void db.clashes.delete(clash.id)}>
+      <Button size="compact-sm" onClick={settle}>
         Keep {say(stands)}
       </Button>
       <Button size="compact-sm" variant="default" onClick={() => decide(other)}>
@@ -78,7 +76,14 @@ function ClashNotice({ clash }: { clash: KeptClash }) {
 }
 
 /** Every build with edits that the browser does not have, and the open one, a file each. */
-function saveAside(unsaved: readonly Build[], open: Build): void {
-  for (const build of [open, ...unsaved.filter((b) => b.id !== open.id)])
-    downloadText(`${build.name.slice(0, 60)}.json`, writeBuildFile(build), 'application/json');
+function SaveAside({ open }: { open: Build }) {
+  const save = (): void => {
+    for (const build of [open, ...keeper.unsaved.filter((b) => b.id !== open.id)])
+      downloadText(`${build.name.slice(0, 60)}.json`, writeBuildFile(build), 'application/json');
+  };
+  return (
+    <Button size="compact-sm" variant="default" onClick={save}>
+      Save to a file
+    </Button>
+  );
 }

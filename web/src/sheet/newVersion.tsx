@@ -17,6 +17,11 @@ export function tellNewVersion(): void {
           onClick={() => {
             void keeper.flush().then(() => {
               if (keeper.unsaved.length === 0) takeNewVersion();
+              else
+                notifications.show({
+                  color: 'red',
+                  message: 'Not yet: the browser has not kept your last edits. They would go with this page.',
+                });
             });
           }}
         >

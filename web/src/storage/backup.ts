@@ -8,6 +8,7 @@ const VERSION = 1;
 /** Largest zip, file within one and number of files that are read: past any bench, short of what hangs a browser. */
 const LARGEST_ZIP = 2_000_000_000;
 const LARGEST_FILE = 200_000_000;
+const LARGEST_WHOLE = 3_000_000_000;
 const MOST_FILES = 50_000;
 /** Longest picture text kept, as in a build's file. */
 const LONGEST_PICTURE = 2_000_000;
@@ -129,15 +130,20 @@ async function filesOf(
   const files = new Map<string, Uint8Array>();
   const faults: ReadProblem[] = [];
   let count = 0;
+  let whole = 0;
   const unzip = new Unzip((file) => {
     if (file.name.endsWith('/') || ++count > MOST_FILES) return;
     const parts: Uint8Array[] = [];
     let size = 0;
     file.ondata = (error, chunk, final) => {
       size += chunk?.length ?? 0;
+      whole += chunk?.length ?? 0;
       if (error) faults.push({ path: file.name, message: 'is damaged' });
-      else if (size > LARGEST_FILE) file.terminate();
-      else {
+      else if (size > LARGEST_FILE || whole > LARGEST_WHOLE) {
+        if (parts.length > 0) faults.push({ path: file.name, message: 'is larger than any bench' });
+        parts.length = 0;
+        file.terminate();
+      } else {
         parts.push(chunk);
         if (final) files.set(file.name, joined(parts, size));
       }

@@ -3,7 +3,7 @@ import { expect } from 'chai';
 import { Dexie } from 'dexie';
 import fc from 'fast-check';
 import { mergeBuilds, newBuild, withValueAt, type Build, type MergeStep } from '@sprocket/core';
-import { binBuild, binned, readKept } from './builds.ts';
+import { binBuild, binned, bringBack, readKept } from './builds.ts';
 import { db } from './db.ts';
 import { Keeper, type Saved } from './keeper.ts';
 
@@ -228,6 +228,34 @@ describe('a build kept as it is edited', () => {
       expect(two.saved.at(-1)).to.equal('saved');
       await wait(60);
       expect(one.build?.brief.cargoKg).to.equal(14);
+    });
+
+    it('6b: deleted and brought back in one, the other goes on as if nothing had been', async () => {
+      const two = await window();
+      await binBuild('a');
+      await wait(60);
+      two.type(CARGO, 16);
+      await settled();
+      expect(two.saved.at(-1)).to.equal('gone');
+      await bringBack('a');
+      await settled();
+      expect(two.saved.at(-1)).to.equal('saved');
+      expect((await kept()).brief.cargoKg).to.equal(16);
+    });
+
+    it('6c: deleted in another, another build opened here is not said to be; last edits go into the bin', async () => {
+      await db.builds.put({ ...first, id: 'b' });
+      const two = await window();
+      await binBuild('a');
+      await wait(60);
+      two.type(CARGO, 18);
+      await settled();
+      await two.open('b');
+      await settled();
+      expect(two.saved.at(-1)).to.equal('saved');
+      expect(two.keeper.unsaved).to.deep.equal([]);
+      expect(((await db.bin.get('a'))?.raw as Build).brief.cargoKg).to.equal(18);
+      expect(await db.builds.get('a')).to.equal(undefined);
     });
 
     it('7: renamed from the bench of one it is renamed in the other, whose edits stay', async () => {

@@ -128,12 +128,18 @@ export class Keeper {
       if (this.seen) this.waiting.set(id, { ...item, build: this.seen, base: build });
     }
     let there = false;
+    let away = false;
     this.live = liveQuery(() => db.builds.get(id)).subscribe({
       next: (raw: unknown) => {
         if (raw !== undefined) {
           there = true;
+          if (away) this.isBack();
+          away = false;
           void this.look(id).catch(() => undefined);
-        } else if (there) this.edited.mark('gone');
+        } else if (there) {
+          away = true;
+          this.edited.mark('gone');
+        }
       },
       // A store that cannot be read is told of by what cannot be written.
       error: () => undefined,
@@ -147,6 +153,7 @@ export class Keeper {
       // Another build was opened: what waits is written at once.
       void this.flush();
       this.open(build);
+      if (this.waiting.size === 0) this.edited.mark('saved');
       return;
     }
     this.seen = build;
@@ -173,8 +180,7 @@ export class Keeper {
       const found = await putMerged(item);
       if (found === 'gone') {
         // Deleted in another window: not put back unasked, and its edits are not thrown away.
-        this.gone = true;
-        this.edited.mark('gone');
+        await this.lostFrom(id, sent);
         return;
       }
       this.written(id, sent, found);
@@ -186,6 +192,24 @@ export class Keeper {
       if (this.lookLater) void this.look(id).catch(() => undefined);
       this.lookLater = false;
     }
+  }
+
+  /** The open build is on the bench again. */
+  private isBack(): void {
+    this.gone = false;
+    this.edited.mark(this.waiting.size > 0 ? 'saving' : 'saved');
+    void this.flush();
+  }
+
+  /** A build that another window deleted: told while it is open; closed, its last edits go with it into the bin. */
+  private async lostFrom(id: string, sent: Build): Promise<void> {
+    if (this.seen?.id === id) {
+      this.gone = true;
+      this.edited.mark('gone');
+      return;
+    }
+    await db.bin.put({ id, deletedAt: new Date().toISOString(), raw: sent });
+    if (this.waiting.get(id)?.build === sent) this.forget(id);
   }
 
   private written(id: string, sent: Build, { build, merged }: Written): void {
