@@ -11,7 +11,7 @@ export function tellNewVersion(): void {
     autoClose: false,
     message: (
       <span className="notice">
-        A new version is ready. It starts when you say so, or the next time all windows were closed.
+        A new version is ready; it waits until you say so.
         <Button
           size="compact-sm"
           onClick={() => {
