@@ -65,7 +65,7 @@ export interface RideResult {
   walkAtM: number[];
   hottestAtM: number;
   /** The first pass over the road alone, or what of it the pack lasted for. */
-  pass: { energyWh: number; timeS: number; walkSteps: number; endCharge: number };
+  pass: { distanceM: number; energyWh: number; timeS: number; walkSteps: number; endCharge: number };
   account: EnergyAccount;
 }
 
@@ -181,6 +181,11 @@ export function simulate(
   const shaftPerM = new Float64Array(cogCount);
   const forcePerTorque = new Float64Array(cogCount);
   const rpmPerMs = new Float64Array(cogCount);
+  // And for showing quickly that a cog cannot beat another: amps per wheel newton, amps of its
+  // own losses per m/s, back-EMF per m/s.
+  const ampsPerForce = new Float64Array(cogCount);
+  const lossAmpsPerMs = new Float64Array(cogCount);
+  const emfPerMs = new Float64Array(cogCount);
   for (let i = 0; i < cogCount; i++) {
     const cog = cogs[i] as number;
     const k = mid ? (motor.reduction * cog) / vehicle.ring : motor.reduction;
@@ -188,7 +193,11 @@ export function simulate(
     forcePerTorque[i] = (k * eta) / r;
     torquePerForce[i] = r / (k * eta);
     rpmPerMs[i] = (60 * cog) / (2 * Math.PI * r * vehicle.ring);
+    ampsPerForce[i] = (MATCHES * r) / (k * eta * kt);
+    lossAmpsPerMs[i] = freewheels ? (MATCHES * viscousNmS * k) / (r * kt) : 0;
+    emfPerMs[i] = (kt * k) / r;
   }
+  const lossAmps = freewheels ? (MATCHES * coulombNm) / kt : 0;
   const topCadence = rider.maxCadenceRpm;
   const easyCadence = topCadence - SPIN_OUT_WIDTH_RPM;
   const riderWheelW = rider.powerW * vehicle.drivetrainEfficiency;
@@ -294,14 +303,11 @@ export function simulate(
         const legs = riderN * fade;
         let force: number;
         if (mid || n2 === 0) {
-          const omega = (shaftPerM[i] as number) * v;
-          const e = kt * omega;
+          const e = (emfPerMs[i] as number) * v;
           const byVolts = (volts - e) * perOhmVolts;
           if (n2 > 0 && bestForce > legs) {
             // Amps this cog would need in order to match the best so far, against each of its ceilings.
-            let torque = (bestForce - legs) * (torquePerForce[i] as number);
-            if (freewheels) torque += coulombNm + viscousNmS * omega;
-            const amps = torque * perKt * MATCHES;
+            const amps = (bestForce - legs) * (ampsPerForce[i] as number) + lossAmps + (lossAmpsPerMs[i] as number) * v;
             if (amps > iph || amps > byVolts || fourOhm * amps * (e + amps * ohm) > fourRW) continue;
           }
           let amps = iph;
@@ -312,7 +318,7 @@ export function simulate(
           }
           if (amps < 0) amps = 0;
           let torque = kt * amps;
-          if (freewheels) torque -= coulombNm + viscousNmS * omega;
+          if (freewheels) torque -= coulombNm + viscousNmS * (shaftPerM[i] as number) * v;
           force = torque > 0 ? torque * (forcePerTorque[i] as number) : 0;
         } else force = motorMax;
         const both = force + legs;
@@ -454,7 +460,7 @@ export function simulate(
         break ride;
       }
     }
-    if (firstPass) pass = { energyWh: eBattery / 3600, timeS: time, walkSteps, endCharge: s };
+    if (firstPass) pass = { distanceM: distance, energyWh: eBattery / 3600, timeS: time, walkSteps, endCharge: s };
     firstPass = false;
     // A road of no length is ridden once, and never again.
     if (!options.repeat || road.totalM <= 0) break;
@@ -474,7 +480,7 @@ export function simulate(
     steps,
     walkAtM,
     hottestAtM: hottestAt,
-    pass: pass ?? { energyWh: eBattery / 3600, timeS: time, walkSteps, endCharge: s },
+    pass: pass ?? { distanceM: distance, energyWh: eBattery / 3600, timeS: time, walkSteps, endCharge: s },
     account: {
       battery: eBattery,
       standing: eStanding,

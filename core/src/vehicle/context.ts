@@ -9,7 +9,7 @@ import type { Kit } from '../parts/kit.ts';
 import type { LegalClass } from '../parts/law.ts';
 import type { Pack } from '../parts/pack.ts';
 import type { Shelf } from '../parts/part.ts';
-import { simulate, type RouteSteps } from '../ride/simulate.ts';
+import type { RouteSteps } from '../ride/simulate.ts';
 import { axleLoads, type Added, type AxleLoads } from '../safety/axleLoads.ts';
 import { chosenParts, type Chosen } from './chosen.ts';
 import type { Gearing } from './gearing.ts';
@@ -196,9 +196,7 @@ export class PlanContext {
   get band(): RangeBand | null {
     if (this.spread === undefined) {
       const { reckoning, road } = this;
-      this.spread = reckoning
-        ? rangeBand(reckoning, road, simulate(reckoning.system, road, { repeat: false }), this.build.brief.thereAndBack)
-        : null;
+      this.spread = reckoning ? rangeBand(reckoning, road, this.build.brief.thereAndBack) : null;
     }
     return this.spread;
   }

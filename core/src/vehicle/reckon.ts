@@ -73,14 +73,9 @@ export interface RangeBand {
  * standard deviation, the shifts in Wh/km added as squares. Good while each shift stays small
  * (about a fifth); a drawn spread replaces it where more is wanted.
  */
-export function rangeBand(
-  reckoning: Reckoning,
-  road: RouteSteps,
-  passResult: RideResult,
-  thereAndBack: boolean,
-): RangeBand {
+export function rangeBand(reckoning: Reckoning, road: RouteSteps, thereAndBack: boolean): RangeBand {
   const { system, toEmpty } = reckoning;
-  const base = passResult.whPerKm;
+  const base = (toEmpty.pass.energyWh * 1000) / toEmpty.pass.distanceM;
   const shift = (moved: RideSystem): number => simulate(moved, road, { repeat: false }).whPerKm / base - 1;
   const { vehicle, rider, air } = system;
   const windier = road.headwind.map(
