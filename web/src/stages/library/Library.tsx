@@ -2,7 +2,7 @@ import { Button, FileButton } from '@mantine/core';
 import { notifications } from '@mantine/notifications';
 import { newBuild, readBuildFileWithPhotos, type Build, type ReadProblem } from '@sprocket/core';
 import { useLiveQuery } from 'dexie-react-hooks';
-import { useEffect, useRef, useState } from 'react';
+import { useDeferredValue, useEffect, useRef, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { buildActions } from '../../app/buildSlice.ts';
 import { useApp, useSend } from '../../app/store.ts';
@@ -180,14 +180,25 @@ export function Library() {
           <p>Or lay out the demo’s builds to see five finished judgements, good and bad.</p>
         </section>
       ) : (
-        <ul className="build-list">
-          {lines.map((line) => (
-            <BuildRow key={line.id} line={line} onDelete={() => void remove(line)} />
-          ))}
-        </ul>
+        <BuildList lines={lines} onDelete={(line) => void remove(line)} />
       )}
       <Bin />
     </main>
+  );
+}
+
+/** Rows drawn at once: more than any window shows. */
+const AT_FIRST = 24;
+
+/** The builds, those in sight first: of a bench of hundreds the others follow without holding anything up. */
+function BuildList({ lines, onDelete }: { lines: readonly BenchLine[]; onDelete: (line: BenchLine) => void }) {
+  const drawn = useDeferredValue(lines, lines.slice(0, AT_FIRST));
+  return (
+    <ul className="build-list" aria-busy={drawn.length < lines.length}>
+      {drawn.map((line) => (
+        <BuildRow key={line.id} line={line} onDelete={() => onDelete(line)} />
+      ))}
+    </ul>
   );
 }
 
