@@ -19,7 +19,7 @@ export { type ReadProblem, parseJson, problemsOf } from './reading/problems.ts';
 export { type DriveFamily, driveFamilyWords } from './parts/kit.ts';
 export { type LegalClass, legalClass, legalClassSchema, legalClasses, withLaws } from './parts/law.ts';
 export { type Pack, type PackPlace, packPlaceWords } from './parts/pack.ts';
-export { type Part, type PartKind, partKinds, partSchema, partSchemas, withParts } from './parts/part.ts';
+export { type Part, type PartKind, type Shelf, partKinds, partSchema, partSchemas, withParts } from './parts/part.ts';
 export { starterShelf } from './parts/shelf/starterShelf.ts';
 
 // The donor and its survey
@@ -159,6 +159,7 @@ export { type VerdictEdge, verdictEdges } from './fit/verdictEdges.ts';
 export { type WorthAnswer, type WorthIt } from './fit/worth.ts';
 
 // The plan
+export { type Steps } from './steps.ts';
 export { type Candidates, type KitCandidate, type PackCandidate, judgeCandidates } from './plan/candidates.ts';
 export { planContext } from './plan/context.ts';
 export { type Figure, type FigureId } from './plan/figure.ts';
@@ -169,6 +170,7 @@ export {
   type StageStanding,
   planBuild,
   planChosen,
+  planInSteps,
   wholePlan,
 } from './plan/planBuild.ts';
 export { type RideSheet, rideJob, rideSheet } from './plan/rideSheet.ts';

@@ -73,6 +73,12 @@ export async function startApp({
     await setDevice(page, { dark, width, height });
     const session = await page.createCDPSession();
     await session.send('Browser.setDownloadBehavior', { behavior: 'allow', downloadPath: downloads });
+    // What the content policy stopped is told here even where whoever tried has caught it.
+    await page.evaluateOnNewDocument(() => {
+      addEventListener('securitypolicyviolation', (event) => {
+        console.error(`Content Security Policy: ${event.violatedDirective} ${event.blockedURI}`);
+      });
+    });
     page.on('console', (message) => {
       if (message.type() === 'error' || /Content Security Policy/.test(message.text())) complaints.push(message.text());
     });

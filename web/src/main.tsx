@@ -13,7 +13,6 @@ import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { Provider } from 'react-redux';
 import { RouterProvider } from 'react-router/dom';
-import { z } from 'zod';
 import { router } from './app/router.tsx';
 import { startUp } from './app/startUp.ts';
 import { store } from './app/store.ts';
@@ -21,9 +20,6 @@ import { theme } from './app/theme.ts';
 import { startOffline } from './offline/offline.ts';
 import { tellNewVersion } from './sheet/newVersion.tsx';
 import { clearAway } from './storage/builds.ts';
-
-// The page's content policy forbids code made from text; Zod does without when told.
-z.config({ jitless: true });
 
 const nonce = document.querySelector('meta[name="csp-nonce"]')?.getAttribute('content') ?? '';
 // Scroll locking under drawers writes a style of its own; it carries the page's nonce too.

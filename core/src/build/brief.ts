@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import { z } from '../reading/zod.ts';
 
 export const purposes = ['commute', 'load', 'touring', 'trail', 'easy', 'twoUp', 'folder', 'play', 'cheap'] as const;
 export const purposeWords: Record<(typeof purposes)[number], string> = {

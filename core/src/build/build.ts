@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import { z } from '../reading/zod.ts';
 import { donorSchema, emptyDonor } from '../donor/donor.ts';
 import { legalClassSchema } from '../parts/law.ts';
 import { partSchema } from '../parts/part.ts';

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import { z } from '../reading/zod.ts';
 import { packPlaces } from '../parts/pack.ts';
 
 const tyreSizeSchema = z.object({ beadM: z.number().min(0.1).max(0.75), widthM: z.number().min(0.015).max(0.15) });

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import { z } from '../reading/zod.ts';
 
 /** Which of a finding's alternatives was taken. The remedy itself is found again in the plan by these three names. */
 export const fixSchema = z.object({

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import { z } from '../reading/zod.ts';
 
 /** A part marked as ordered; a reason where it was ordered against a finding that says measure. */
 export const orderSchema = z.object({

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import { z } from '../reading/zod.ts';
 
 /** A finding set aside, with the written reason that stays with it wherever it is shown. */
 export const overrideSchema = z.object({

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import { z } from '../reading/zod.ts';
 
 /** On which side the builder stands where good converters differ. The reasons are in fit/schools. */
 export const schoolsSchema = z.object({

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import { z } from '../reading/zod.ts';
 
 const massLine = z.object({ label: z.string().trim().min(1).max(80), kg: z.number().min(-100).max(100) });
 

@@ -1,5 +1,5 @@
 import { hubGearSpeeds } from '../parts/gearParts.ts';
-import { z } from 'zod';
+import { z } from '../reading/zod.ts';
 import { choiceEntry, numberEntry, teethEntry, tyreEntry } from './entry.ts';
 import { vehicleKinds } from './kinds.ts';
 

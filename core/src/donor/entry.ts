@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import { z } from '../reading/zod.ts';
 
 /** Where a figure came from. Only the first two prove anything. */
 export const provenances = ['measured', 'dataSheet', 'recalled', 'assumed'] as const;

@@ -1,6 +1,7 @@
 import type { Taking } from '../build/remedy.ts';
 import type { SurveyItemId } from '../donor/donor.ts';
 import { surveyItem } from '../donor/survey.ts';
+import { finish, type Steps } from '../steps.ts';
 import type { PlanContext } from '../vehicle/context.ts';
 import { worstFirst, worstOf, type Verdict } from '../verdict.ts';
 import { donorRules, kitRules, packRules, planRules } from './allRules.ts';
@@ -96,7 +97,18 @@ export function judgement(findings: readonly Finding[]): Judgement {
 
 /** Every rule about one thing on a context: the kit or pack in question, the donor, the plan. */
 export function judgeAbout(about: RuleSubject, context: PlanContext): Judgement {
-  return judgement(rulesAbout[about].flatMap((rule) => judgeBy(rule, context) ?? []));
+  return finish(judgeInSteps(about, context));
+}
+
+/** The same, a rule a step. */
+export function* judgeInSteps(about: RuleSubject, context: PlanContext): Steps<Judgement> {
+  const findings: Finding[] = [];
+  for (const rule of rulesAbout[about]) {
+    const finding = judgeBy(rule, context);
+    if (finding !== null) findings.push(finding);
+    yield;
+  }
+  return judgement(findings);
 }
 
 /** The worst verdict that stands: what was overridden, with its reason, no longer counts. */

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import { z } from '../reading/zod.ts';
 import { BUILD_SCHEMA, BUILD_VERSION, buildSchema, type Build } from '../build/build.ts';
 import { takenRange } from '../donor/items/item.ts';
 import { surveyItems } from '../donor/survey.ts';

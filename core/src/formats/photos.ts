@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import { z } from '../reading/zod.ts';
 
 /** Most photos of a build, and longest picture text, that its file may carry. */
 export const MOST_PHOTOS = 120;

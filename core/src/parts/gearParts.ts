@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import { z } from '../reading/zod.ts';
 import { partBase, positive, share } from './partBase.ts';
 
 export const ringSchema = z.object({

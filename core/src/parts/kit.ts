@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import { z } from '../reading/zod.ts';
 import { notNegative, partBase, positive, share } from './partBase.ts';
 
 /** Drive families a kit can belong to. */

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import { z } from '../reading/zod.ts';
 
 /**
  * Legal classes as dated data that a person may correct. They warn and show the setting that would

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import { z } from '../reading/zod.ts';
 import { clusterSchema, hubGearSchema, ringSchema } from './gearParts.ts';
 import { kitSchema } from './kit.ts';
 import type { LegalClass } from './law.ts';

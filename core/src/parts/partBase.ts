@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import { z } from '../reading/zod.ts';
 
 /** What the schemas of all parts have in common. SI throughout; prices in the shelf’s own money. */
 

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import { z } from '../reading/zod.ts';
 import { notNegative, partBase, positive } from './partBase.ts';
 
 /** A part that stays on the vehicle: an arm, a spacer, a brake, a stand. */

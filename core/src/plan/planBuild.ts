@@ -1,11 +1,12 @@
 import type { Build } from '../build/build.ts';
 import type { DonorGeometry, Point } from '../donor/geometry.ts';
 import type { Finding } from '../fit/finding.ts';
-import { judgeAbout, standing } from '../fit/judge.ts';
+import { judgeInSteps, standing } from '../fit/judge.ts';
 import { canIt, worthIt, type CanIt, type WorthIt } from '../fit/worth.ts';
 import type { Kit } from '../parts/kit.ts';
 import type { Pack, PackPlace } from '../parts/pack.ts';
 import type { Shelf } from '../parts/part.ts';
+import { finish, type Steps } from '../steps.ts';
 import type { PlanContext } from '../vehicle/context.ts';
 import { worstFirst, type Verdict } from '../verdict.ts';
 import { judgeCandidates, type Candidates } from './candidates.ts';
@@ -63,14 +64,19 @@ export interface BuildPlan extends ChosenPlan, Candidates, Answers {
 
 /** The plan of what is chosen, one pure call over the list of stages; no other candidate is looked at. */
 export function planChosen(context: PlanContext): ChosenPlan {
+  return finish(planInSteps(context));
+}
+
+/** The same in steps of one rule or one stage: for a page that opens a build while its code is still cold. */
+export function* planInSteps(context: PlanContext): Steps<ChosenPlan> {
   const { kit, pack } = context;
   // Among equals the brief comes first, then the vehicle, its parts, and what the plan as a whole comes to.
-  const whole = judgeAbout('plan', context).findings;
+  const whole = (yield* judgeInSteps('plan', context)).findings;
   const findings = worstFirst([
     ...whole.filter((f) => f.stage === 'brief'),
-    ...judgeAbout('donor', context).findings,
-    ...judgeAbout('kit', context).findings,
-    ...judgeAbout('pack', context).findings,
+    ...(yield* judgeInSteps('donor', context)).findings,
+    ...(yield* judgeInSteps('kit', context)).findings,
+    ...(yield* judgeInSteps('pack', context)).findings,
     ...whole.filter((f) => f.stage !== 'brief'),
   ]);
   const parts: Partial<StageParts> = {};
@@ -79,6 +85,7 @@ export function planChosen(context: PlanContext): ChosenPlan {
     // Each stage says in its type which earlier parts it reads; the list's order is what makes them be there.
     const plan = stage.plan as (c: PlanContext, earlier: Partial<StageParts>, f: readonly Finding[]) => unknown;
     Object.assign(parts, { [stage.id]: plan(context, parts, here) });
+    yield;
   }
   const money = moneyOf(context, findings);
   return {

@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import { z } from 'zod';
+import { z } from './zod.ts';
 import { dottedPath, parseJson, problemsOf } from './problems.ts';
 
 const schema = z.object({

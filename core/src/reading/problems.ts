@@ -1,5 +1,5 @@
 import { printParseErrorCode, visit } from 'jsonc-parser';
-import type { z } from 'zod';
+import type { z } from './zod.ts';
 
 /** One fault in a file or value that was read, with the place of it. */
 export interface ReadProblem {

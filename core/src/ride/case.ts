@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import { z } from '../reading/zod.ts';
 import { problemsOf, type ReadResult } from '../reading/problems.ts';
 import { chemistries } from '../parts/chemistry.ts';
 import { simulate } from './simulate.ts';

@@ -2,17 +2,30 @@ import {
   judgeCandidates,
   planChosen,
   planContext,
+  planInSteps,
   starterShelf,
   wholePlan,
   withParts,
   type Build,
   type BuildPlan,
   type Candidates,
+  type ChosenPlan,
   type PlanContext,
   type Part,
+  type Shelf,
 } from '@sprocket/core';
-import { createContext, useContext, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
+import {
+  createContext,
+  startTransition,
+  useContext,
+  useEffect,
+  useMemo,
+  useRef,
+  useState,
+  type ReactNode,
+} from 'react';
 import { useApp } from '../app/store.ts';
+import { inSlices } from '../ui/inSlices.ts';
 import { coreWorker } from '../workers/core.ts';
 
 /** The plan of the open build, what it was made from, and the plan before the last edit. */
@@ -38,18 +51,28 @@ interface Job {
   own: readonly Part[];
 }
 
+/** What is chosen, planned, and what for. */
+interface Quick {
+  build: Build;
+  shelf: Shelf;
+  context: PlanContext;
+  chosen: ChosenPlan;
+}
+
 /** Derives the plan from the build: the chosen parts' with the edit itself, every other candidate's from the worker. */
 export function PlanProvider({ children }: { children: ReactNode }) {
   const build = useApp((state) => state.build.present.build);
   const own = useApp((state) => state.shelf.own);
   const shelf = useShelf();
   const [candidates, setCandidates] = useState<Candidates | null>(null);
+  const opened = useFirstPlan(build, shelf);
   // In the same drawing as the edit, so that field and tally never disagree.
-  const quick = useMemo(() => {
-    if (!build) return null;
+  const quick = useMemo((): Quick | null => {
+    if (!build || !opened) return null;
+    if (opened.build === build && opened.shelf === shelf) return opened;
     const context = planContext(build, shelf);
-    return { build, context, chosen: planChosen(context) };
-  }, [build, shelf]);
+    return { build, shelf, context, chosen: planChosen(context) };
+  }, [build, shelf, opened]);
   const plan = useMemo(() => (quick ? wholePlan(quick.build, quick.chosen, candidates) : null), [quick, candidates]);
   const [held, setHeld] = useState<(PlanState & { build: Build }) | null>(null);
   if (plan && quick && held?.plan !== plan) {
@@ -80,7 +103,8 @@ export function PlanProvider({ children }: { children: ReactNode }) {
         } catch {
           found = judgeCandidates(planContext(job.build, withParts(starterShelf, job.own)));
         }
-        setCandidates(found);
+        // Drawn when there is nothing more urgent: a list of kits must not hold up a key.
+        startTransition(() => setCandidates(found));
         job = waiting.current;
         waiting.current = null;
       }
@@ -99,6 +123,28 @@ export function PlanProvider({ children }: { children: ReactNode }) {
   }, [build, own]);
 
   return <Plan value={held}>{children}</Plan>;
+}
+
+/** The first plan of the build that was opened, worked out in slices; null until it is there. */
+function useFirstPlan(build: Build | null, shelf: Shelf): Quick | null {
+  const [first, setFirst] = useState<Quick | null>(null);
+  const [failed, setFailed] = useState<Error | null>(null);
+  const done = first !== null;
+  useEffect(() => {
+    if (done || !build) return;
+    let wanted = true;
+    const context = planContext(build, shelf);
+    inSlices(planInSteps(context), () => wanted)
+      .then((chosen) => {
+        if (chosen) startTransition(() => setFirst({ build, shelf, context, chosen }));
+      })
+      .catch((error: unknown) => setFailed(error instanceof Error ? error : new Error(String(error))));
+    return () => {
+      wanted = false;
+    };
+  }, [done, build, shelf]);
+  if (failed) throw failed;
+  return first;
 }
 
 /** The plan, or null until the first one is there. */

@@ -1,5 +1,15 @@
 import { rideJob, summariseDraws, type Spread } from '@sprocket/core';
-import { createContext, useCallback, useContext, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
+import {
+  createContext,
+  startTransition,
+  useCallback,
+  useContext,
+  useEffect,
+  useMemo,
+  useRef,
+  useState,
+  type ReactNode,
+} from 'react';
 import { spread as pool } from '../workers/spread.ts';
 import { usePlanState } from './PlanProvider.tsx';
 
@@ -63,18 +73,19 @@ export function SpreadProvider({ children }: { children: ReactNode }) {
           if (done < FIRST) return;
           answered = true;
           performance.mark('spread-first');
-          setSpread(
-            summariseDraws(
-              results.filter((r) => r !== undefined),
-              now.wantedM,
-            ),
+          const sofar = summariseDraws(
+            results.filter((r) => r !== undefined),
+            now.wantedM,
           );
+          startTransition(() => setSpread(sofar));
         })
         .then((all) => {
           if (!wanted || !all) return;
           performance.mark('spread-ready');
-          setSpread(summariseDraws(all, now.wantedM));
-          setProgress(null);
+          startTransition(() => {
+            setSpread(summariseDraws(all, now.wantedM));
+            setProgress(null);
+          });
         })
         .catch(() => setProgress(null));
     }, WAIT);
