@@ -72,6 +72,69 @@ export function harmed(document: unknown, harms: readonly Harm[]): unknown {
   return copy;
 }
 
+/** Numbers as text that a writer of files never meant. */
+const oddText = fc.oneof(
+  fc.constantFrom(
+    '0',
+    '-0',
+    '-1',
+    '1e300',
+    '-1e308',
+    '1e999',
+    '5e-324',
+    'NaN',
+    'Infinity',
+    '',
+    ' ',
+    'x',
+    '90.0000001',
+    '179.9999999',
+    '٣',
+    '0x10',
+    '1,5',
+    '&#0;',
+    '<',
+    '"',
+    '\u0000',
+  ),
+  fc.double({ noNaN: true }).map(String),
+  fc.double({ noNaN: true, min: -1000, max: 1000 }).map(String),
+);
+
+/** One change to a text: a number or a tag in it altered, a stretch of it repeated, left out or cut off. */
+export const textHarm = fc.record({
+  at: fc.double({ min: 0, max: 1, noNaN: true, maxExcluded: true }),
+  how: fc.constantFrom('number', 'number', 'number', 'scale', 'tag', 'drop', 'repeat', 'cut', 'insert'),
+  text: oddText,
+  by: fc.constantFrom(0, -1, 1e-9, 0.001, 0.1, 2, 10, 1000, 1e9),
+  length: fc.integer({ min: 1, max: 400 }),
+  times: fc.constantFrom(1, 3, 40, 2000),
+});
+export type TextHarm = typeof textHarm extends fc.Arbitrary<infer T> ? T : never;
+
+/** A text with changes made to it. */
+export function harmedText(text: string, harms: readonly TextHarm[]): string {
+  const LONGEST = 3_000_000;
+  let made = text;
+  for (const { at, how, text: put, by, length, times } of harms) {
+    const where = how === 'tag' ? /<\/?[a-z:]+/gi : /-?\d+(?:\.\d+)?/g;
+    const places = [...made.matchAll(where)];
+    const found = places[Math.floor(at * places.length)];
+    const from = Math.floor(at * made.length);
+    if (how === 'cut') made = made.slice(0, from);
+    else if (how === 'insert') made = made.slice(0, from) + put + made.slice(from);
+    else if (how === 'drop') made = made.slice(0, from) + made.slice(from + length);
+    else if (how === 'repeat')
+      made = (made.slice(0, from) + made.slice(from, from + length).repeat(times) + made.slice(from)).slice(0, LONGEST);
+    else if (found) {
+      const was = found[0];
+      const now = how === 'scale' ? String(Number(was) * by) : how === 'tag' ? was + put : put;
+      made = made.slice(0, found.index) + now + made.slice(found.index + was.length);
+    }
+  }
+  return made;
+}
+
 /** The first figure in plain data that is no number; null where all are. */
 export function notFinite(value: unknown, path = ''): string | null {
   if (typeof value === 'number') return Number.isFinite(value) ? null : `${path} is ${value}`;

@@ -16,8 +16,8 @@ export interface ReadOutline {
 const MOST_BYTES = 400_000;
 const MOST_ELEMENTS = 4000;
 const MOST_DEPTH = 40;
-/** Points of an outline after its needless ones are dropped. */
-const MOST_POINTS = 200;
+/** Points of an outline after its needless ones are dropped: more would tell nothing and slow every placing. */
+const MOST_POINTS = 100;
 /** How far a drawn curve may lie from its points, mm. */
 const FLAT_WITHIN = 0.15;
 const SMALLEST_MM = 20;
@@ -161,7 +161,8 @@ function ringsOf(d: string, transforms: readonly string[], perUnit: number): Pat
 /**
  * Reads a pack's outline from an SVG drawn at true scale: the largest closed shape, laid on its foot. The file is
  * not trusted: scripts, links, references, pictures, styles with addresses and document types are refused by name,
- * as are files too large or too deep. Curves are good to 0.15 mm.
+ * as are files too large or too deep. Curves are good to 0.15 mm, to some
+ * tenths more where the outline would have over a hundred corners.
  */
 export function readSvgOutline(text: string): ReadResult<ReadOutline> {
   const refuse = (message: string, path = 'file'): ReadResult<ReadOutline> => ({

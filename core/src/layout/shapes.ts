@@ -71,13 +71,54 @@ export function swept(p: Piece, by: Point): Piece {
   return piece(hull([...p.points, ...p.points.map((q) => ({ x: q.x + by.x, y: q.y + by.y }))]), p.radiusM);
 }
 
-/** The convex pieces of any simple outline. */
+/** More pieces than this make a place slow to find: hollows of the outline are filled in a little, then more. */
+const MOST_PIECES = 24;
+/** How deep a hollow is filled in at first, m, and past what depth all of them are. */
+const FILL_FROM = 0.0005;
+const FILL_ALL = 0.05;
+
+/**
+ * The convex pieces of any simple outline. One that is hollowed out by curves of many corners is taken a little
+ * larger, never smaller: what then fits would fit as drawn.
+ */
 export function convexPieces(outline: readonly Point[]): Piece[] {
   const ring = outline.map((p): [number, number] => [p.x, p.y]);
   makeCCW(ring);
   removeCollinearPoints(ring, 1e-4);
   if (ring.length < 3) return [piece(hull(outline))];
-  return quickDecomp(ring).map((poly) => piece(poly.map(([x, y]) => ({ x, y }))));
+  let pieces = quickDecomp(ring);
+  for (let depth = FILL_FROM; pieces.length > MOST_PIECES; depth *= 2) {
+    if (depth > FILL_ALL) return [piece(hull(outline))];
+    pieces = quickDecomp(filledIn(ring, depth));
+  }
+  return pieces.map((poly) => piece(poly.map(([x, y]) => ({ x, y }))));
+}
+
+/** A ring, counter-clockwise, without those corners of its hollows that lie no deeper than a depth in them. */
+function filledIn(ring: readonly [number, number][], depthM: number): [number, number][] {
+  const n = ring.length;
+  const at = (i: number): [number, number] => ring[((i % n) + n) % n] as [number, number];
+  const across = (a: [number, number], b: [number, number], p: [number, number]): number =>
+    (b[0] - a[0]) * (p[1] - a[1]) - (b[1] - a[1]) * (p[0] - a[0]);
+  const hollow = ring.map((_, i) => across(at(i - 1), at(i + 1), at(i)) > 0);
+  const first = hollow.indexOf(false);
+  if (first < 0) return [...ring];
+  const kept: [number, number][] = [];
+  // From a corner that stands out, once round: each run of hollow corners is bridged as far as the depth allows.
+  for (let i = 0; i < n;) {
+    const from = at(first + i);
+    kept.push(from);
+    let to = i + 1;
+    while (to < n && hollow[(first + to) % n]) {
+      const next = at(first + to + 1);
+      const length = Math.hypot(next[0] - from[0], next[1] - from[1]) || 1e-12;
+      const depths = Array.from({ length: to - i }, (_, k) => across(from, next, at(first + i + 1 + k)) / length);
+      if (Math.max(...depths) > depthM || Math.min(...depths) < 0) break;
+      to++;
+    }
+    i = to;
+  }
+  return kept;
 }
 
 /** Squared distance of a point from a segment. */

@@ -86,4 +86,15 @@ describe('JSON text', () => {
       if (!read.ok) expect(read.problems[0]?.path, text).to.match(new RegExp(`^${place}`));
     }
   });
+
+  it('is refused where it is nested past all sense, whole or broken off', () => {
+    const nested = (levels: number): string => '['.repeat(levels) + ']'.repeat(levels);
+    expect(parseJson(nested(100)).ok).to.equal(true);
+    for (const text of [nested(102), nested(100_000), '{"a":'.repeat(100_000)]) {
+      const read = parseJson(text);
+      expect(read.ok ? '' : read.problems[0]?.message).to.equal(
+        'nested deeper than 100 levels, as no file of this app is',
+      );
+    }
+  });
 });

@@ -98,10 +98,14 @@ export function dottedPath(path: readonly PropertyKey[]): string {
 export function parseJson(text: string): ReadResult<unknown> {
   // A mark of the byte order, as some editors leave it, is no fault.
   const plain = text.replace(/^\uFEFF/, '');
+  const tooDeep = { path: '(document)', message: `nested deeper than ${DEEPEST} levels, as no file of this app is` };
+  let value: unknown;
   try {
-    return { ok: true, value: JSON.parse(plain) as unknown };
+    value = JSON.parse(plain);
   } catch {
-    const [slip] = slipsOf(plain);
+    const slips = slipsOf(plain);
+    if (slips === null) return { ok: false, problems: [tooDeep] };
+    const [slip] = slips;
     const at = Math.min(slip?.offset ?? plain.length, plain.length);
     const before = plain.slice(0, at).split('\n');
     const path = `line ${before.length}, column ${(before.at(-1) ?? '').length + 1}`;
@@ -114,20 +118,39 @@ export function parseJson(text: string): ReadResult<unknown> {
       ],
     };
   }
+  return isDeeper(value, DEEPEST) ? { ok: false, problems: [tooDeep] } : { ok: true, value };
 }
 
-/** What a strict parser stumbles over, first to last. */
-function slipsOf(text: string): { name: string; offset: number }[] {
+/** Levels of lists and groups within each other: more than any file of this app has, fewer than trip up a reader. */
+const DEEPEST = 100;
+
+/** True where plain data is nested deeper than a number of levels. Counts without going down itself. */
+function isDeeper(value: unknown, levels: number): boolean {
+  let here = [value];
+  for (let level = 0; level <= levels; level++) {
+    here = here.flatMap((v): unknown[] => (typeof v === 'object' && v !== null ? Object.values(v) : []));
+    if (here.length === 0) return false;
+  }
+  return true;
+}
+
+/** What a strict parser stumbles over, first to last; null where the text is nested too deep for it. */
+function slipsOf(text: string): { name: string; offset: number }[] | null {
   const slips: { name: string; offset: number }[] = [];
-  visit(
-    text,
-    {
-      onError: (code, offset) => {
-        slips.push({ name: printParseErrorCode(code), offset });
+  try {
+    visit(
+      text,
+      {
+        onError: (code, offset) => {
+          slips.push({ name: printParseErrorCode(code), offset });
+        },
       },
-    },
-    { disallowComments: true, allowTrailingComma: false, allowEmptyContent: false },
-  );
+      { disallowComments: true, allowTrailingComma: false, allowEmptyContent: false },
+    );
+  } catch (error) {
+    if (error instanceof RangeError) return null;
+    throw error;
+  }
   return slips;
 }
 

@@ -92,6 +92,8 @@ export function SpreadProvider({ children }: { children: ReactNode }) {
     return () => {
       wanted = false;
       clearTimeout(timer);
+      // What nobody waits for any more must not take the cores from whoever is typing.
+      pool.rest();
     };
   }, [key, route, turn]);
 

@@ -4,11 +4,10 @@ import { bringBack } from './builds.ts';
 import { db, noteEditDay } from './db.ts';
 
 /**
- * Rest after the last edit before it is written, and the longest that typing without a rest goes unwritten, ms. A
- * quarter of the second that is promised, since a page that is busy with a plan comes to it late.
+ * From an edit to its writing, ms; what is typed meanwhile goes with it. A small part of the second that is promised,
+ * since a page that is busy with plans comes late to every step of a writing, and the next waits for the last.
  */
-const REST = 150;
-const LONGEST = 250;
+const GATHER = 80;
 /** Waits before a refused writing is tried again, ms; the last of them again and again. */
 const AGAIN = [1000, 2000, 5000, 15_000] as const;
 
@@ -47,7 +46,6 @@ export class Keeper {
   private base: Build | null = null;
   private readonly waiting = new Map<string, Waiting>();
   private timer: ReturnType<typeof setTimeout> | undefined;
-  private since: number | null = null;
   private again: ReturnType<typeof setTimeout> | undefined;
   private refusals = 0;
   private gone = false;
@@ -88,7 +86,7 @@ export class Keeper {
   /** Writes all that waits; done once the store has it or has refused it. */
   flush(): Promise<void> {
     clearTimeout(this.timer);
-    this.since = null;
+    this.timer = undefined;
     this.queue = this.queue.then(async () => {
       for (const id of [...this.waiting.keys()]) await this.write(id);
     });
@@ -99,8 +97,8 @@ export class Keeper {
   forget(id: string): void {
     this.waiting.delete(id);
     if (this.waiting.size > 0) return;
-    this.since = null;
     clearTimeout(this.timer);
+    this.timer = undefined;
     clearTimeout(this.again);
     this.edited.mark('saved');
   }
@@ -165,10 +163,7 @@ export class Keeper {
     }
     this.waiting.set(build.id, { build, base: this.base, clashes: this.waiting.get(build.id)?.clashes ?? [] });
     this.edited.mark('saving');
-    this.since ??= Date.now();
-    clearTimeout(this.timer);
-    const left = Math.max(0, LONGEST - (Date.now() - this.since));
-    this.timer = setTimeout(() => void this.flush(), Math.min(REST, left));
+    this.timer ??= setTimeout(() => void this.flush(), GATHER);
   }
 
   private async write(id: string): Promise<void> {
@@ -288,7 +283,33 @@ interface Written {
 }
 
 /** Writes a build over what its edits began from, merged with what another window wrote meanwhile. */
-async function putMerged({ build: mine, base, clashes }: Waiting): Promise<Written | 'gone'> {
+async function putMerged(item: Waiting): Promise<Written | 'gone'> {
+  return (await putAtOnce(item)) ?? putOverOthers(item);
+}
+
+class Overtaken extends Error {}
+
+/**
+ * Writes on the guess that nobody else has: asked and put in one breath, since between an answer and the next question
+ * a busy page lets a tenth of a second go by. Where the guess was wrong all is taken back, and null given.
+ */
+async function putAtOnce({ build: mine, base, clashes }: Waiting): Promise<Written | null> {
+  if (clashes.length > 0) return null;
+  const build = stamped(mine, base.revision + 1);
+  try {
+    await db.transaction('rw', db.builds, async () => {
+      const [raw] = await Promise.all([db.builds.get(mine.id), db.builds.put(build)]);
+      if (raw === undefined || !isStill(raw, base)) throw new Overtaken();
+    });
+  } catch (error) {
+    if (error instanceof Overtaken) return null;
+    throw error;
+  }
+  return { build, merged: false };
+}
+
+/** The same after a look at what the store has. */
+async function putOverOthers({ build: mine, base, clashes }: Waiting): Promise<Written | 'gone'> {
   return db.transaction('rw', db.builds, db.clashes, db.bin, async () => {
     const raw: unknown = await db.builds.get(mine.id);
     if (raw === undefined) return 'gone';

@@ -48,6 +48,20 @@ describe('riding a spread over workers', () => {
     expect([...seen].sort((a, b) => a - b)).to.deep.equal(seen);
   });
 
+  it('put to rest it hands out no more, keeps its hands, and rides again when asked', async () => {
+    const b = bench(2);
+    let go = (): void => undefined;
+    b.holdOn(new Promise((done) => (go = done)));
+    const old = b.pool.ride(job, 80, () => undefined);
+    b.pool.rest();
+    go();
+    expect(await old).to.equal(null);
+    expect(b.asked).to.have.length(2);
+    expect(b.ended).to.deep.equal([]);
+    expect(await b.pool.ride(job, 20, () => undefined)).to.have.length(20);
+    expect(b.made()).to.equal(2);
+  });
+
   it('a newer ride ends the older, which answers null', async () => {
     const b = bench(2);
     let go = (): void => undefined;

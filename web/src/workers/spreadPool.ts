@@ -21,6 +21,8 @@ export interface SpreadPool {
    * how many there are. A newer call, or `cancel`, ends an older one: it then resolves to null.
    */
   ride: (job: SpreadJob, count: number, progress: Progress) => Promise<DrawResult[] | null>;
+  /** Lets whatever is being ridden run out: no more of its draws are handed out, and its ride resolves to null. */
+  rest: () => void;
   /** Ends whatever is being ridden at once: the hands are stopped, not waited for. */
   cancel: () => void;
   /** Hands alive, for whoever wants to see that none is left over. */
@@ -52,6 +54,9 @@ export function spreadPool(count: () => number, make: (n: number) => Hand): Spre
       };
       await Promise.all(hands.map(work));
       return mine === run && done >= draws ? results : null;
+    },
+    rest() {
+      run++;
     },
     cancel() {
       run++;
