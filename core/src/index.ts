@@ -13,7 +13,7 @@ export { type TyreSize, parseTyre, tyreName } from './quantity/tyre.ts';
 export { type Dimension, type UnitSystem, displayUnits } from './quantity/units.ts';
 
 // What readers answer with
-export { type ReadProblem, parseJson, problemsOf } from './reading/problems.ts';
+export { type ReadProblem, type ReadResult, parseJson, problemsOf } from './reading/problems.ts';
 
 // Parts and the shelf
 export { type DriveFamily, driveFamilyWords } from './parts/kit.ts';

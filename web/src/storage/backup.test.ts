@@ -107,6 +107,20 @@ describe('a backup of the bench', () => {
     expect((await db.builds.toArray()).map((b) => b.name)).to.include.members(['B otherwise', 'B (from the backup)']);
   });
 
+  it('keeps own parts that differ from the bench’s beside them, once', async () => {
+    const zip = await writeBackup();
+    const [part] = await db.parts.toArray();
+    if (!part) throw new Error('no own part');
+    await db.parts.put({ ...part, price: part.price + 50 });
+    for (const brought of [1, 0]) {
+      expect((await readBackup(zip)).parts).to.equal(brought);
+      expect((await db.parts.toArray()).map((p) => [p.id, p.price, p.name])).to.have.deep.members([
+        [part.id, part.price + 50, part.name],
+        [`${part.id}-from-backup`, part.price, `${part.name} (from the backup)`],
+      ]);
+    }
+  });
+
   it('mends nothing and hides nothing: what is no backup is refused with why', async () => {
     for (const zip of [
       new Blob(['not a zip']),

@@ -1,4 +1,4 @@
-import { partSchema, readBuild, routeSchema, type Build, type ReadProblem } from '@sprocket/core';
+import { parseJson, partSchema, readBuild, routeSchema, type Build, type ReadProblem } from '@sprocket/core';
 import { Unzip, UnzipInflate, UnzipPassThrough, Zip, ZipDeflate, ZipPassThrough } from 'fflate';
 import { db, type BinnedBuild, type BuildPhoto } from './db.ts';
 
@@ -187,7 +187,7 @@ function joined(parts: readonly Uint8Array[], size: number): Uint8Array {
 /**
  * Brings a backup back onto the bench, merged by id and revision: what is missing is added; where the bench has a
  * build already the later revision stays on it and the other goes into the bin; of two alike in revision but not in
- * content both are kept. Nothing on the bench is lost, and one broken file never takes another with it.
+ * content both are kept, as of own parts and roads that differ. Nothing on the bench is lost, and one broken file never takes another with it.
  */
 export async function readBackup(zip: Blob, progress: Progress = () => undefined): Promise<Restored> {
   const restored: Restored = { builds: 0, kept: 0, photos: 0, parts: 0, roads: 0, faults: [] };
@@ -200,12 +200,11 @@ export async function readBackup(zip: Blob, progress: Progress = () => undefined
   const json = (name: string): unknown => {
     const bytes = files.get(name);
     if (!bytes) return undefined;
-    try {
-      return JSON.parse(decoder.decode(bytes));
-    } catch {
-      restored.faults.push({ path: name, message: 'is not valid JSON' });
-      return undefined;
-    }
+    const read = parseJson(decoder.decode(bytes));
+    if (read.ok) return read.value;
+    const [slip] = read.problems;
+    restored.faults.push({ path: name, message: `${slip?.path}: ${slip?.message}` });
+    return undefined;
   };
   const rows = (name: string): unknown[] => {
     const value = json(name);
@@ -232,12 +231,12 @@ export async function readBackup(zip: Blob, progress: Progress = () => undefined
   for (const raw of rows('parts.json')) {
     const part = partSchema.safeParse(raw);
     if (!part.success) restored.faults.push({ path: 'parts.json', message: 'a part cannot be read' });
-    else if (await addMissing(db.parts, part.data)) restored.parts++;
+    else if (await addOrBeside(db.parts, partSchema, part.data)) restored.parts++;
   }
   for (const raw of rows('roads.json')) {
     const road = routeSchema.safeParse(raw);
     if (!road.success) restored.faults.push({ path: 'roads.json', message: 'a road cannot be read' });
-    else if (await addMissing(db.routes, road.data)) restored.roads++;
+    else if (await addOrBeside(db.routes, routeSchema, road.data)) restored.roads++;
   }
   for (const raw of rows('settings.json')) {
     const { key, value } = (raw ?? {}) as { key?: unknown; value?: unknown };
@@ -263,6 +262,20 @@ async function addMissing<T extends { id: string }>(table: Rows, row: T): Promis
   if ((await table.get(row.id)) !== undefined) return false;
   await table.put(row as never);
   return true;
+}
+
+/** Adds a row; where another of its id is there that differs, beside it under a name of its own. */
+async function addOrBeside<T extends { id: string; name: string }>(
+  table: Rows,
+  schema: { safeParse: (raw: unknown) => { data?: T } },
+  row: T,
+): Promise<boolean> {
+  const there = await table.get(row.id);
+  if (there === undefined) return addMissing(table, row);
+  // Read by the same schema, so that the order of their fields tells nothing.
+  if (JSON.stringify(schema.safeParse(there).data) === JSON.stringify(row)) return false;
+  const id = `${row.id.slice(0, 48)}-from-backup`;
+  return addMissing(table, { ...row, id, name: `${row.name.slice(0, 60)} (from the backup)` });
 }
 
 async function bringBuild(raw: unknown, name: string, restored: Restored): Promise<void> {

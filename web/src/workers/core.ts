@@ -1,6 +1,7 @@
 import { wrap, type Remote } from 'comlink';
 import { useEffect, useState, type DependencyList } from 'react';
 import type { CoreWorker } from './core.worker.ts';
+import { limited } from './limited.ts';
 import workerUrl from './core.worker.ts?worker&url';
 
 /** Address of the core's worker. It changes with the core's code, so that it also names the judgement's version. */
@@ -18,6 +19,15 @@ export function coreWorker(): Remote<CoreWorker> {
   remote ??= wrap<CoreWorker>(newCoreWorker('core'));
   return remote;
 }
+
+/** Longest a file may be read, ms: the largest track that is taken at all needs a third of it on a slow machine. */
+const LONGEST_READ = 15_000;
+
+/** Reads a file from outside in a worker of its own. */
+export const readFile = limited<Remote<CoreWorker>>(LONGEST_READ, () => {
+  const worker = newCoreWorker('reader');
+  return { work: wrap<CoreWorker>(worker), end: () => worker.terminate() };
+});
 
 /**
  * An answer worked out in the worker, asked anew when one of `deps` changes; null until it is there, or when it

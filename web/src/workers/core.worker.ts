@@ -5,7 +5,9 @@ import {
   planChosen,
   planContext,
   readBuild,
+  readBuildFileWithPhotos,
   readGpx,
+  readSvgOutline,
   runDraws,
   starterShelf,
   summaryOf,
@@ -51,7 +53,9 @@ const api = {
   ): { edges: VerdictEdge[]; otherKits: string[] } => verdictEdges(contextOf(build, own), finding),
   whatWouldChange: (build: Build, own: readonly Part[], figure: FigureId): WhatChange[] =>
     whatWouldChange(contextOf(build, own), figure),
+  readBuildFileWithPhotos,
   readGpx,
+  readSvgOutline,
   runDraws,
 };
 export type CoreWorker = typeof api;

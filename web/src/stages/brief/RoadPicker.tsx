@@ -8,7 +8,7 @@ import { db } from '../../storage/db.ts';
 import { demoIndex, type DemoIndex } from '../../storage/demo.ts';
 import { AmountField } from '../../ui/AmountField.tsx';
 import { Problems } from '../../ui/Problems.tsx';
-import { coreWorker } from '../../workers/core.ts';
+import { readFile } from '../../workers/core.ts';
 
 /** Three ways to a road: pick one from the shelf, drop a GPX file, or describe it. */
 export function RoadPicker() {
@@ -33,7 +33,7 @@ export function RoadPicker() {
   const read = async (text: string, name: string, source: 'gpx' | 'shelf'): Promise<void> => {
     setBusy(true);
     try {
-      const result = await coreWorker().readGpx(text, crypto.randomUUID(), name.replace(/\.gpx$/i, ''));
+      const result = await readFile((reader) => reader.readGpx(text, crypto.randomUUID(), name.replace(/\.gpx$/i, '')));
       if (result.ok)
         choose({
           ...result.value,

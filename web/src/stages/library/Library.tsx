@@ -1,6 +1,6 @@
 import { Button, FileButton } from '@mantine/core';
 import { notifications } from '@mantine/notifications';
-import { newBuild, readBuildFileWithPhotos, type Build, type ReadProblem } from '@sprocket/core';
+import { newBuild, type Build, type ReadProblem } from '@sprocket/core';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useDeferredValue, useEffect, useRef, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
@@ -11,7 +11,7 @@ import { benchLines, madeOf, refreshLines, type BenchLine } from '../../storage/
 import { binBuild, bringBack } from '../../storage/builds.ts';
 import { DAYS_TO_REMIND, db } from '../../storage/db.ts';
 import { loadDemo } from '../../storage/demo.ts';
-import { coreVersion, coreWorker } from '../../workers/core.ts';
+import { coreVersion, coreWorker, readFile } from '../../workers/core.ts';
 import { putPhotos } from '../../storage/photos.ts';
 import { attempt } from '../../ui/attempt.ts';
 import { useEditDays } from '../../sheet/useEditDays.ts';
@@ -56,7 +56,8 @@ export function Library() {
       await bringZip(file);
       return;
     }
-    const read = readBuildFileWithPhotos(await file.text());
+    const text = await file.text();
+    const read = await readFile((reader) => reader.readBuildFileWithPhotos(text));
     if (!read.ok) {
       setProblems({ file: file.name, list: read.problems });
       return;

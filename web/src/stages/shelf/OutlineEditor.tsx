@@ -1,6 +1,7 @@
 import { Button } from '@mantine/core';
-import { readSvgOutline, type Pack } from '@sprocket/core';
+import type { Pack } from '@sprocket/core';
 import { useId, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
+import { readFile } from '../../workers/core.ts';
 import { Problems } from '../../ui/Problems.tsx';
 
 type Points = NonNullable<Pack['points']>;
@@ -31,7 +32,8 @@ export function OutlineEditor({ pack, onChange }: { pack: Pack; onChange: (chang
   };
   const read = async (chosen: File | undefined): Promise<void> => {
     if (!chosen) return;
-    const found = readSvgOutline(await chosen.text());
+    const text = await chosen.text();
+    const found = await readFile((reader) => reader.readSvgOutline(text));
     if (!found.ok) {
       setName(chosen.name);
       setProblems(found.problems);
