@@ -2,7 +2,8 @@
 import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { ElementHandle } from 'puppeteer-core';
-import { fillBench, startApp, visit, waitForText } from './support/app.ts';
+import { startApp, visit, waitForText } from './support/app.ts';
+import { fillBench } from './support/store.ts';
 
 function say(what: string, figure: string): void {
   process.stdout.write(`${what.padEnd(64)}${figure}\n`);

@@ -5,7 +5,6 @@ import {
   chooseFile,
   downloaded,
   fill,
-  fillBench,
   leg,
   pick,
   press,
@@ -15,6 +14,7 @@ import {
   visit,
   waitForText,
 } from './support/app.ts';
+import { fillBench } from './support/store.ts';
 
 const range = '[data-figure="range"]';
 

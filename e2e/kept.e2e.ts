@@ -4,15 +4,16 @@ import {
   axeFindings,
   chooseFile,
   downloaded,
-  getRaw,
+  fill,
   press,
-  putRaw,
   startApp,
   textOf,
   visit,
   waitForText,
   type App,
 } from './support/app.ts';
+import { getRaw, layStore, putRaw } from './support/store.ts';
+import { oldStores } from '../core/test/oldStores.ts';
 
 const PICTURE =
   'data:image/png;base64,iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==';
@@ -136,4 +137,31 @@ describe('what is kept in the browser', () => {
     await waitForText(app.page, '.remind', /10 days were worked on/);
     expect(app.complaints).to.deep.equal([]);
   });
+});
+
+describe('a browser that kept things for an older version', () => {
+  for (const old of oldStores)
+    it(`of the store's version ${old.version}: every build opens, and what cannot be read is told of and left`, async () => {
+      const app = await startApp();
+      try {
+        await layStore(app, old);
+        await visit(app, '/');
+        await app.page.waitForFunction(() => document.querySelectorAll('.build-row[aria-busy="false"]').length === 5);
+        expect(
+          await app.page.$$eval('.build-damaged .build-title', (all) => all.map((el) => el.textContent)),
+        ).to.have.members(['Of a version to come', 'Damaged']);
+        await waitForText(app.page, '.library', /Half a kit/);
+        if (old.rows.routes) await waitForText(app.page, '.library', /Road to nowhere · a road · source/);
+        for (const n of [1, 2, 3]) {
+          await visit(app, `/build/of-${n}/donor`);
+          await waitForText(app.page, '.build-card', new RegExp(`Of version ${n}`));
+        }
+        await visit(app, '/build/of-3/brief');
+        await fill(app.page, 'Load carried', '21 lb');
+        await waitForText(app.page, '.build-card', /· saved/);
+        expect(app.complaints).to.deep.equal([]);
+      } finally {
+        await app.close();
+      }
+    });
 });

@@ -1,5 +1,6 @@
 import { expect } from 'chai';
-import { axeFindings, fill, getRaw, press, startApp, visit, waitForText, type App } from './support/app.ts';
+import { axeFindings, fill, press, startApp, visit, waitForText, type App } from './support/app.ts';
+import { getRaw } from './support/store.ts';
 
 const MIXTE = '/build/demo-mixte/brief';
 const value = (app: App, name: string): Promise<string | undefined> =>

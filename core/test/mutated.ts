@@ -52,7 +52,8 @@ export function harmed(document: unknown, harms: readonly Harm[]): unknown {
   const copy = JSON.parse(JSON.stringify(document)) as Loose;
   for (const { at, how, value, by } of harms) {
     const places = placesOf(copy);
-    const path = places[Math.floor(at * places.length)] ?? [];
+    const path = places[Math.floor(at * places.length)];
+    if (path === undefined || path.length === 0) continue;
     const parent = path.slice(0, -1).reduce<unknown>((here, key) => (here as Loose)[key as string], copy) as Loose;
     const key = path.at(-1) as string;
     const was = parent[key];
@@ -64,7 +65,7 @@ export function harmed(document: unknown, harms: readonly Harm[]): unknown {
     } else if (how === 'repeat') {
       if (Array.isArray(parent)) parent.splice(Number(key), 0, ...Array.from({ length: 300 }, () => was));
     } else {
-      const other = places[Math.floor(((at * 7919) % 1) * places.length)] ?? [];
+      const other = places[Math.floor(((at * 7919) % 1) * places.length)] ?? path;
       parent[key] = other.reduce<unknown>((here, step) => (here as Loose | undefined)?.[step as string], copy);
       if (typeof parent[key] === 'object') parent[key] = JSON.parse(JSON.stringify(parent[key] ?? null)) as unknown;
     }

@@ -1,6 +1,6 @@
-import { partSchema } from '@sprocket/core';
 import { startAutosave } from '../storage/autosave.ts';
-import { db, readSetting, writeSetting } from '../storage/db.ts';
+import { readSetting, writeSetting } from '../storage/db.ts';
+import { soundParts } from '../storage/sound.ts';
 import { seedDemo } from '../storage/demo.ts';
 import { shelfActions } from './shelfSlice.ts';
 import { store } from './store.ts';
@@ -10,9 +10,9 @@ import { uiActions } from './uiSlice.ts';
 export async function startUp(): Promise<void> {
   try {
     await seedDemo();
-    const [units, kept] = await Promise.all([readSetting('units'), db.parts.toArray()]);
+    const [units, kept] = await Promise.all([readSetting('units'), soundParts()]);
     if (units === 'imperial') store.dispatch(uiActions.unitsChosen('imperial'));
-    store.dispatch(shelfActions.ownPartsRead(kept.filter((part) => partSchema.safeParse(part).success)));
+    store.dispatch(shelfActions.ownPartsRead(kept));
   } catch {
     store.dispatch(uiActions.savedMarked('failed'));
   }

@@ -4,7 +4,8 @@ import { Dexie } from 'dexie';
 import fc from 'fast-check';
 import { strToU8, unzipSync, zipSync } from 'fflate';
 import { newBuild, starterShelf, type Build, type Part } from '@sprocket/core';
-import { readBackup, writeBackup } from './backup.ts';
+import { writeBackup } from './backup.ts';
+import { readBackup } from './restore.ts';
 import { binBuild } from './builds.ts';
 import { db, writeSetting } from './db.ts';
 

@@ -81,7 +81,8 @@ db.version(4).stores({ summaries: 'id' }).upgrade(bringBuildsUpToDate);
 db.version(5).stores({ summaries: null, lines: 'id', bin: 'id, deletedAt', clashes: 'id, buildId' });
 
 export async function readSetting(key: string): Promise<string | undefined> {
-  return (await db.settings.get(key))?.value;
+  const value: unknown = (await db.settings.get(key))?.value;
+  return typeof value === 'string' ? value : undefined;
 }
 
 /** Days edited on since the last backup, and how many of them make a reminder. */

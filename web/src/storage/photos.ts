@@ -37,11 +37,6 @@ export async function dropPhoto(photo: BuildPhoto): Promise<void> {
   await db.photos.delete(photo.id);
 }
 
-/** All photos of a build, for its file or a copy of it. */
-export async function photosOf(buildId: string): Promise<BuildPhoto[]> {
-  return db.photos.where({ buildId }).toArray();
-}
-
 /** Puts photos from a file or another build beside a build, under ids of their own. */
 export async function putPhotos(buildId: string, photos: readonly Omit<BuildPhoto, 'id' | 'buildId'>[]): Promise<void> {
   await db.photos.bulkAdd(

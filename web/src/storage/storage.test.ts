@@ -1,7 +1,6 @@
 import 'fake-indexeddb/auto';
 import { expect } from 'chai';
 import { Dexie } from 'dexie';
-import { readFileSync } from 'node:fs';
 import {
   headOf,
   newBuild,
@@ -27,6 +26,8 @@ import {
   readKept,
   renameKept,
 } from './builds.ts';
+import { oldStores } from '../../../core/test/oldStores.ts';
+import { soundParts, soundPhotos, soundRoads, unsound } from './sound.ts';
 import { db, readSetting, writeSetting, type KeptLine } from './db.ts';
 
 const build = (id: string, updatedAt = '2026-01-01T00:00:00.000Z'): Build => ({
@@ -40,9 +41,6 @@ const work = (kept: unknown): LineWork => ({
   fault: null,
 });
 const line = (b: Build, made = 'x'): KeptLine => ({ id: b.id, madeOf: made, ...work(b) });
-const old = (version: number): unknown =>
-  JSON.parse(readFileSync(new URL(`../../../core/test/builds/version-${version}.json`, import.meta.url), 'utf8'));
-
 describe('the browser’s store', () => {
   beforeEach(async () => {
     db.close();
@@ -50,33 +48,35 @@ describe('the browser’s store', () => {
   });
   after(() => db.close());
 
-  it('of its first version opens today, its builds brought up to date', async () => {
-    const first = new Dexie('jolly-sprocket');
-    first.version(1).stores({ builds: 'id, name, updatedAt', parts: 'id, kind', settings: 'key' });
-    await first.table('builds').put(old(1));
-    await first.table('settings').put({ key: 'units', value: 'imperial' });
-    first.close();
-    await db.open();
-    const kept = await db.builds.toArray();
-    expect(kept.map((b) => b.version)).to.deep.equal([4]);
-    expect(await readSetting('units')).to.equal('imperial');
-    expect(await db.lines.count()).to.equal(0);
-  });
-
-  it('of version 3, whose builds were never brought up to date, has them so when they are opened', async () => {
-    const third = new Dexie('jolly-sprocket');
-    third.version(3).stores({
-      builds: 'id, name, updatedAt',
-      parts: 'id, kind',
-      settings: 'key',
-      photos: 'id, buildId, [buildId+item]',
-      routes: 'id, name',
+  for (const { version, tables, rows } of oldStores)
+    it(`of version ${version} opens with builds of every version, and with what it cannot read left as it was`, async () => {
+      const then = new Dexie('jolly-sprocket');
+      then.version(version).stores(tables);
+      for (const [table, list] of Object.entries(rows)) await then.table(table).bulkPut(list);
+      then.close();
+      await db.open();
+      for (const [id, name] of [
+        ['of-1', 'Of version 1'],
+        ['of-2', 'Of version 2'],
+        ['of-3', 'Of version 3'],
+      ] as const) {
+        const read = await readKept(id);
+        expect(read?.ok && [read.build.version, read.build.name]).to.deep.equal([4, name]);
+      }
+      const lines = await benchLines([], 'v1');
+      expect(lines.map((l) => l.name)).to.have.members((rows.builds as Build[]).map((b) => b.name));
+      const left = (rows.builds as Build[]).slice(3);
+      for (const build of left) expect(await db.builds.get(build.id)).to.deep.equal(build);
+      expect((await soundParts()).map((part) => part.id)).to.deep.equal(['own-ring']);
+      expect(await soundRoads()).to.deep.equal([]);
+      expect((await unsound()).map((u) => [u.table, u.name, u.why.split(':')[0]])).to.deep.equal([
+        ['parts', 'Half a kit', 'maker'],
+        ...(rows.routes ? [['routes', 'Road to nowhere', 'source']] : []),
+      ]);
+      expect((await soundPhotos({ buildId: 'of-1' })).map((p) => p.id)).to.deep.equal(rows.photos ? ['p1'] : []);
+      expect(await db.photos.count()).to.equal(rows.photos?.length ?? 0);
+      expect([await readSetting('units'), await readSetting('last-build')]).to.deep.equal(['imperial', undefined]);
     });
-    await third.table('builds').put(old(3));
-    third.close();
-    await db.open();
-    expect((await db.builds.toArray()).map((b) => [b.version, b.fixes])).to.deep.equal([[4, []]]);
-  });
 
   it('of version 4, with lines of the bench as they were then, opens and works them out anew', async () => {
     const fourth = new Dexie('jolly-sprocket');
@@ -128,8 +128,9 @@ describe('builds in the store', () => {
   after(() => db.close());
 
   it('are read as their files would be: checked, and brought up to date', async () => {
-    await db.builds.put(old(2) as Build);
-    const { id } = old(2) as { id: string };
+    const old = oldStores[0]?.rows.builds?.[1] as Build;
+    await db.builds.put(old);
+    const { id } = old;
     const kept = await readKept(id);
     expect(kept?.ok && kept.build.version).to.equal(4);
     await db.builds.put({ ...build('c'), brief: { heavy: true } } as unknown as Build);
@@ -313,7 +314,7 @@ describe('saving as it is typed', () => {
     type(6);
     expect(store.getState().ui.saved).to.equal('saving');
     type(7);
-    await wait(80);
+    await wait(20);
     expect(await cargo()).to.equal(5);
     await wait(300);
     expect(await cargo()).to.equal(7);

@@ -5,6 +5,7 @@ import { useEffect, useState } from 'react';
 import { buildActions } from '../../app/buildSlice.ts';
 import { useBuild, useSend } from '../../app/store.ts';
 import { db } from '../../storage/db.ts';
+import { soundRoads } from '../../storage/sound.ts';
 import { demoIndex, type DemoIndex } from '../../storage/demo.ts';
 import { AmountField } from '../../ui/AmountField.tsx';
 import { Problems } from '../../ui/Problems.tsx';
@@ -14,7 +15,7 @@ import { readFile } from '../../workers/core.ts';
 export function RoadPicker() {
   const { brief } = useBuild();
   const send = useSend();
-  const kept = useLiveQuery(() => db.routes.orderBy('name').toArray(), []);
+  const kept = useLiveQuery(soundRoads, []);
   const [roads, setRoads] = useState<DemoIndex['roads']>([]);
   const [problems, setProblems] = useState<{ file: string; list: ReadProblem[] } | null>(null);
   const [busy, setBusy] = useState(false);

@@ -18,6 +18,7 @@ import { useMemo } from 'react';
 import { buildActions } from '../../app/buildSlice.ts';
 import { useBuild, useSend, useUnits } from '../../app/store.ts';
 import { db, type BuildPhoto } from '../../storage/db.ts';
+import { soundPhotos } from '../../storage/sound.ts';
 import { dropPhoto, keepPhoto } from '../../storage/photos.ts';
 import { FigureFor } from './figures/FigureFor.tsx';
 import { assumedEntry } from './assume.ts';
@@ -133,7 +134,7 @@ function takeOff(photo: BuildPhoto): void {
 /** Photos of one item: kept in this browser, scaled down, and sent out with the build's file. */
 function Photos({ id, label }: { id: string; label: string }) {
   const build = useBuild();
-  const photos = useLiveQuery(() => db.photos.where({ buildId: build.id, item: id }).toArray(), [build.id, id]);
+  const photos = useLiveQuery(() => soundPhotos({ buildId: build.id, item: id }), [build.id, id]);
   return (
     <div className="photos">
       {photos?.map((photo) => (

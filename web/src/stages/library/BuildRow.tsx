@@ -7,7 +7,7 @@ import { MiniBike } from '../../drawing/MiniBike.tsx';
 import { VerdictMark } from '../../sheet/Verdict.tsx';
 import type { BenchLine } from '../../storage/bench.ts';
 import { copyKept, readKept, renameKept } from '../../storage/builds.ts';
-import { photosOf } from '../../storage/photos.ts';
+import { soundPhotos } from '../../storage/sound.ts';
 import { downloadBlob, downloadText } from '../../ui/download.ts';
 import { attempt } from '../../ui/attempt.ts';
 import { Damaged } from './Damaged.tsx';
@@ -128,7 +128,7 @@ const LARGEST_TEXT = 4_000_000;
 async function saveFile(id: string): Promise<void> {
   const kept = await readKept(id);
   if (!kept?.ok) return;
-  const photos = await photosOf(id);
+  const photos = await soundPhotos({ buildId: id });
   if (photos.reduce((sum, photo) => sum + photo.dataUrl.length, 0) > LARGEST_TEXT) {
     // With many photos, a zip of the build and its pictures.
     const { writeBackup } = await import('../../storage/backup.ts');

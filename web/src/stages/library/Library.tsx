@@ -19,6 +19,7 @@ import { Mark } from '../../ui/Mark.tsx';
 import { Problems } from '../../ui/Problems.tsx';
 import { Bin } from './Bin.tsx';
 import { BuildRow } from './BuildRow.tsx';
+import { NotRead } from './NotRead.tsx';
 import './library.css';
 
 /** All builds on the bench: open, make, copy, rename, delete with undo, bring in and send out. */
@@ -43,7 +44,7 @@ export function Library() {
     await navigate(`/build/${build.id}/brief`);
   };
   const bringZip = async (file: File): Promise<void> => {
-    const { readBackup } = await import('../../storage/backup.ts');
+    const { readBackup } = await import('../../storage/restore.ts');
     const back = await attempt(`“${file.name}”`, readBackup(file));
     if (!back) return;
     setProblems(back.faults.length > 0 ? { file: file.name, list: back.faults } : null);
@@ -183,6 +184,7 @@ export function Library() {
       ) : (
         <BuildList lines={lines} onDelete={(line) => void remove(line)} />
       )}
+      <NotRead />
       <Bin />
     </main>
   );

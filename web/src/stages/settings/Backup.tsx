@@ -1,7 +1,8 @@
 import { Button, FileButton, Progress } from '@mantine/core';
 import { useState } from 'react';
 import { keeper } from '../../storage/autosave.ts';
-import { readBackup, writeBackup, type Restored } from '../../storage/backup.ts';
+import { writeBackup } from '../../storage/backup.ts';
+import { readBackup, type Restored } from '../../storage/restore.ts';
 import { DAYS_TO_REMIND, EDIT_DAYS, writeSetting } from '../../storage/db.ts';
 import { refusalWords } from '../../ui/attempt.ts';
 import { useEditDays } from '../../sheet/useEditDays.ts';
