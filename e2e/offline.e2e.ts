@@ -44,6 +44,14 @@ describe('the app without its server', () => {
     expect(app.complaints).to.deep.equal([]);
   });
 
+  it('says that it is offline, and that all works on', async () => {
+    await app.page.setOfflineMode(true);
+    await go(app, '/build/demo-trike/brief');
+    await waitForText(app.page, '.rail', /Offline: all of it works on/);
+    await app.page.setOfflineMode(false);
+    await app.page.waitForFunction(() => document.querySelector('.offline-sign') === null);
+  });
+
   it('works: what is typed is reckoned and kept', async () => {
     await visit(app, '/build/demo-trike/brief');
     await fill(app.page, 'Load carried', '33 kg');

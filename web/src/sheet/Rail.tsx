@@ -1,6 +1,7 @@
 import { verdictWords, type BuildPlan, type StageStanding } from '@sprocket/core';
 import { Link, NavLink, useParams } from 'react-router';
 import { Mark } from '../ui/Mark.tsx';
+import { OfflineSign } from '../ui/OfflineSign.tsx';
 import { VerdictSign } from './Verdict.tsx';
 import { stages } from '../stages/all.ts';
 import type { Stage } from '../stages/stage.ts';
@@ -38,6 +39,7 @@ export function Rail({ plan }: { plan: BuildPlan }) {
           </li>
         ))}
       </ol>
+      <OfflineSign />
       <div className="rail-foot">
         <NavLink to={`/build/${buildId}/ride`}>Ride sheet</NavLink>
         <NavLink to={`/build/${buildId}/compare`}>Compare</NavLink>

@@ -16,6 +16,7 @@ import { putPhotos } from '../../storage/photos.ts';
 import { attempt } from '../../ui/attempt.ts';
 import { useEditDays } from '../../sheet/useEditDays.ts';
 import { Mark } from '../../ui/Mark.tsx';
+import { OfflineSign } from '../../ui/OfflineSign.tsx';
 import { Problems } from '../../ui/Problems.tsx';
 import { Bin } from './Bin.tsx';
 import { BuildRow } from './BuildRow.tsx';
@@ -163,6 +164,7 @@ export function Library() {
           Lay out the demo’s builds
         </Button>
       </div>
+      <OfflineSign />
       {days >= DAYS_TO_REMIND ? (
         <p className="remind">
           {days} days were worked on since the bench was last saved to a file. <Link to="/settings">Save a backup</Link>
