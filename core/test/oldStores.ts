@@ -9,9 +9,7 @@ export interface OldStore {
 }
 
 const oldBuild = (version: number): object =>
-  JSON.parse(
-    readFileSync(new URL(`./builds/version-${version}.json`, import.meta.url), 'utf8'),
-  ) as object;
+  JSON.parse(readFileSync(new URL(`./builds/version-${version}.json`, import.meta.url), 'utf8')) as object;
 
 /** A build of every version, one of a version to come, and one that is damaged. */
 const builds = [
