@@ -106,6 +106,18 @@ export const TYRE_ROLLING = { road: 0.005, city: 0.007, knobbly: 0.01, fat: 0.01
 export const SMALL_WHEEL_ROLLING = 1.2;
 export const SOLID_TYRE_ROLLING = 1.6;
 
+/** Below this share of the work the motor hardly works, and the way its charge lasts is no range. Source: project. */
+export const LEAST_MOTOR_SHARE = 0.15;
+/** A band whose middle is past this times its low end says nothing; first-order sums do not hold there either. Source: project. */
+export const WIDEST_BAND = 1.6;
+/** A range is told to rest on the legs where they do more than this share of the work. Source: project. */
+export const RESTS_ON_LEGS = 0.5;
+
+/** Steps of a kit whose maker names none: shares of its most at the tyre. Source: project, kits of five levels. */
+export const LEVEL_SHARES = [0.2, 0.4, 0.6, 0.8, 1] as const;
+/** Share of nominal volts × battery limit that comes out at the tyre. Source: project, geared hub at cruising speed. */
+export const LEVEL_WATTS_AT_TYRE = 0.75;
+
 /** Rolling resistance a surface adds. Source: project. */
 export const SURFACE_ROLLING = {
   asphalt: 0,

@@ -85,6 +85,7 @@ export {
   surfaceWords,
   surfaces,
   usualRider,
+  type HelpHabit,
 } from './build/brief.ts';
 export { type Build, newBuild } from './build/build.ts';
 export { type Choice } from './build/choice.ts';
@@ -163,6 +164,8 @@ export { type Steps } from './steps.ts';
 export { type Candidates, type KitCandidate, type PackCandidate, judgeCandidates } from './plan/candidates.ts';
 export { planContext } from './plan/context.ts';
 export { type Figure, type FigureId } from './plan/figure.ts';
+export { helpWords } from './plan/figures.ts';
+export { type Help } from './vehicle/assist.ts';
 export { type GearSheet, gearSheet } from './plan/gearSheet.ts';
 export {
   type BuildPlan,

@@ -18,6 +18,12 @@ export const anySystem: fc.Arbitrary<RideSystem> = fc
     limit: fc.option(fc.double({ min: 4, max: 12, noNaN: true }), { nil: undefined }),
     regen: fc.option(fc.double({ min: 5, max: 40, noNaN: true }), { nil: undefined }),
     fixed: fc.boolean(),
+    assist: fc.oneof(
+      fc.constant(undefined),
+      fc.record({ law: fc.constant('fill' as const) }),
+      fc.record({ law: fc.constant('level' as const), levelW: fc.double({ min: 40, max: 700, noNaN: true }) }),
+      fc.record({ law: fc.constant('proportional' as const), gain: fc.double({ min: 0.3, max: 4, noNaN: true }) }),
+    ),
   })
   .map((r): RideSystem => {
     const direct = r.place !== 'mid' && !r.freewheels;
@@ -63,7 +69,7 @@ export const anySystem: fc.Arbitrary<RideSystem> = fc
         fixedCog: r.fixed ? 18 : null,
         drivetrainEfficiency: 0.95,
       },
-      rider: { powerW: r.rider, maxCadenceRpm: 110 },
+      rider: { powerW: r.rider, maxCadenceRpm: 110, ...(r.assist ? { assist: r.assist } : {}) },
       air: { altitudeM: 100, temperatureC: r.temperature, headwindMs: r.wind },
     };
   });

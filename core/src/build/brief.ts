@@ -108,11 +108,20 @@ export const routeSchema = z.object({
 });
 export type Route = z.infer<typeof routeSchema>;
 
+/** How the rider lets the motor help: as the kit does by itself, or legs first and the motor only for what is missing. */
+export const helpHabits = ['level', 'proportional', 'frugal'] as const;
+export type HelpHabit = (typeof helpHabits)[number];
+
 export const briefSchema = z.object({
   purpose: z.enum(purposes),
   riders: z.array(riderSchema).min(1).max(8),
   /** Which of the riders the plan is reckoned for. */
   riding: z.int().min(0).max(7),
+  /** How the motor helps, and at which of the kit's steps; null: the kit's usual way at the least step that holds cruise. */
+  assist: z
+    .object({ law: z.enum(helpHabits), step: z.int().min(1).max(9).nullable() })
+    .nullable()
+    .default(null),
   cargoKg: z.number().min(0).max(300),
   posture: z.enum(postures),
   panniers: z.boolean(),
@@ -155,6 +164,7 @@ export const usualBrief = (): Brief => ({
   purpose: 'commute',
   riders: [usualRider()],
   riding: 0,
+  assist: null,
   cargoKg: 5,
   posture: 'upright',
   panniers: false,

@@ -112,6 +112,22 @@ const kitControls = z.object({
   loomM: positive.max(4),
 });
 
+/** Ways a kit can help, the usual one first; a step list for each. */
+export const helpLaws = ['level', 'proportional'] as const;
+export type HelpLaw = (typeof helpLaws)[number];
+const kitAssist = z
+  .object({
+    laws: z.array(z.enum(helpLaws)).min(1).max(2),
+    /** Of a cadence sensor or throttle: watts at the tyre, rising. */
+    levelsW: z.array(positive.max(5000)).min(1).max(9).optional(),
+    /** Of a torque sensor: times what the legs give, rising. */
+    gains: z.array(positive.max(10)).min(1).max(9).optional(),
+  })
+  .refine((a) => (!a.laws.includes('level') || a.levelsW) && (!a.laws.includes('proportional') || a.gains), {
+    error: 'levels need “levelsW”, help in proportion needs “gains”',
+  });
+export type KitAssist = z.infer<typeof kitAssist>;
+
 const kitBase = {
   ...partBase,
   kind: z.literal('kit'),
@@ -121,6 +137,8 @@ const kitBase = {
   motor: kitMotor,
   controller: kitController,
   throttle: z.boolean(),
+  /** How it helps; absent where nobody knows: five even levels of what it can do are taken. */
+  assist: kitAssist.optional(),
   /** Speed at which the kit as sold stops helping, m/s; absent if it does not. */
   assistLimitMs: positive.max(40).optional(),
   /** Greatest system mass the maker allows, kg. */

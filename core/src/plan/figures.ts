@@ -1,3 +1,4 @@
+import { RESTS_ON_LEGS } from '../constants.ts';
 import { neededRange } from '../build/brief.ts';
 import { driveEfficiency, peakTorque, shaftRatio } from '../drive/motor.ts';
 import { capacityAh, nominalWh, packVolts } from '../pack/battery.ts';
@@ -5,8 +6,9 @@ import { legalClass } from '../parts/law.ts';
 import { amount, phrase } from '../quantity/format.ts';
 import { airDensity, roadLoad } from '../ride/roadLoad.ts';
 import { steadyLoad, type SteadySpeed } from '../ride/steady.ts';
+import { helpOf, type Help } from '../vehicle/assist.ts';
 import type { PlanContext } from '../vehicle/context.ts';
-import type { Reckoning } from '../vehicle/reckon.ts';
+import { legsShare, type Reckoning } from '../vehicle/reckon.ts';
 import type { WantKind } from '../work/wanted.ts';
 import type { Figure, SumLine } from './figure.ts';
 import type { Money } from './money.ts';
@@ -37,14 +39,15 @@ function waiting(id: Figure['id'], label: string, chosen: Pick<PlanContext, 'kit
 }
 
 function rangeFigure(context: PlanContext): Figure {
-  const { build, pack: chosenPack, reckoning: r, band } = context;
+  const { build, kit, pack: chosenPack, reckoning: r, band } = context;
   const label = build.brief.thereAndBack ? 'Range, there and back' : 'Range';
-  if (!r || !band || !chosenPack) return waiting('range', label, context);
+  if (!r || !band || !kit || !chosenPack) return waiting('range', label, context);
   const need = neededRange(build.brief);
   const { pack } = r.system;
   const e = r.toEmpty;
   const wh = (j: number): ReturnType<typeof amount> => amount(j / 3600, 'energy');
   const model = 'ride model';
+  const legs = legsShare(e);
   const sum: SumLine[] = [
     { label: 'Pack, as sold', value: amount(nominalWh(pack), 'energy'), from: chosenPack.name },
     {
@@ -62,6 +65,7 @@ function rangeFigure(context: PlanContext): Figure {
       ? [{ label: 'won back braking', value: wh(e.account.regenerated), from: model }]
       : []),
     { label: 'Rider adds at the tyre', value: wh(e.account.rider), from: model },
+    { label: 'Legs’ share of the work', value: amount(legs, 'share'), from: helpWords(helpOf(build, kit, r.system)) },
     { label: 'Use', value: amount(e.whPerKm / 1000, 'energyPerWay'), from: 'energy ÷ distance' },
     { label: 'Distance to empty', value: amount(e.distanceM, 'way'), from: `${r.toEmpty.steps} steps of at most 10 m` },
     ...band.causes.slice(0, 4).map((cause) => ({
@@ -73,14 +77,32 @@ function rangeFigure(context: PlanContext): Figure {
   return {
     id: 'range',
     label,
-    value: amount(band.midM, 'way', 0),
-    band: { low: amount(band.lowM, 'way', 0), high: amount(band.highM, 'way', 0), need: amount(need, 'way', 0) },
-    note: phrase`${amount(need, 'way', 0)} needed; ${amount(e.whPerKm / 1000, 'energyPerWay')}`,
+    value: band.hardly ? null : amount(band.midM, 'way', 0),
+    ...(band.hardly
+      ? {}
+      : {
+          band: { low: amount(band.lowM, 'way', 0), high: amount(band.highM, 'way', 0), need: amount(need, 'way', 0) },
+        }),
+    note: band.hardly
+      ? phrase`the motor hardly works: not a range; legs do ${amount(legs, 'share')} of the work`
+      : [
+          ...phrase`${amount(need, 'way', 0)} needed; ${amount(e.whPerKm / 1000, 'energyPerWay')}; `,
+          ...(legs > RESTS_ON_LEGS
+            ? phrase`it rests on the legs for ${amount(legs, 'share')} of the work`
+            : phrase`legs do ${amount(legs, 'share')} of the work`),
+        ],
     limit: e.end,
     formula:
       'The road is ridden again and again until the usable charge is gone or the sagging volts meet the cut-off. Band: one ride in ten ends before it, one in ten after.',
     sum,
   };
+}
+
+/** How the motor helps, in a few words. */
+export function helpWords({ law, step, steps, byItself }: Help): string {
+  if (law.law === 'fill') return 'legs first, the motor gives what is missing';
+  const what = law.law === 'level' ? `${law.levelW} W at the tyre` : `${law.gain} times the legs`;
+  return `step ${step} of ${steps.length}, ${what}${byItself ? ', the least that holds cruise' : ''}`;
 }
 
 function speedSum(r: Reckoning, s: SteadySpeed): SumLine[] {

@@ -80,7 +80,7 @@ export function rideSheet(context: PlanContext): RideSheet | null {
   const route = build.brief.route ?? flatRoute;
   const segments = routeSegments(route, build.brief);
   const trace = emptyTrace();
-  const once = simulate(system, cutRoute(segments, 0), { repeat: false, trace });
+  const once = simulate(system, cutRoute(segments, 0), { repeat: false, fine: true, trace });
   const wantedM = neededRange(build.brief);
   const rho = airDensity(system.air.altitudeM, system.air.temperatureC);
   const { vehicle } = system;

@@ -35,7 +35,7 @@ export function summaryOf(plan: ChosenPlan): BuildSummary {
     worst: worst && worst.verdict !== 'fits' ? worst.title : null,
     kitName: plan.chosen.kit?.name ?? null,
     packName: plan.chosen.pack?.name ?? null,
-    rangeM: band ? { low: band.lowM, high: band.highM } : null,
+    rangeM: band && !band.hardly ? { low: band.lowM, high: band.highM } : null,
     drawing: {
       geometry: {
         rearAxle: g.rearAxle,

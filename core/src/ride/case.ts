@@ -67,7 +67,17 @@ export const rideCaseSchema = z.object({
     fixedCog: positive.nullable(),
     drivetrainEfficiency: share,
   }),
-  rider: z.object({ powerW: notNegative, maxCadenceRpm: positive }),
+  rider: z.object({
+    powerW: notNegative,
+    maxCadenceRpm: positive,
+    assist: z
+      .discriminatedUnion('law', [
+        z.object({ law: z.literal('fill') }),
+        z.object({ law: z.literal('level'), levelW: positive }),
+        z.object({ law: z.literal('proportional'), gain: positive }),
+      ])
+      .optional(),
+  }),
   air: z.object({
     altitudeM: z.number().min(-500).max(9000),
     temperatureC: z.number().min(-60).max(60),

@@ -27,8 +27,10 @@ const at = (of: Partial<Record<keyof RideTrace, number>>): RideTrace => ({
   packW: [of.packW ?? 100],
   walked: [of.walked ?? 0],
 });
-const told = (of: Partial<Record<keyof RideTrace, number>>): string =>
-  phraseText(explainPoint(plain.system, at(of), 0).words, 'metric');
+/** Without a level in the way: what the motor can at its most. */
+const full = { ...plain.system, rider: { ...plain.system.rider, assist: undefined } };
+const told = (of: Partial<Record<keyof RideTrace, number>>, system = full): string =>
+  phraseText(explainPoint(system, at(of), 0).words, 'metric');
 
 describe('a point of the road, told', () => {
   it('says who pushes, and what holds it back', () => {
@@ -41,6 +43,12 @@ describe('a point of the road, told', () => {
     const most = fullDrive(plain.system, 5, 0.8, 40).motorN * 5;
     expect(told({ motorW: most * 0.94 })).to.match(/is all it gives: /);
     expect(told({ motorW: most * 0.92 })).to.match(/as wished/);
+  });
+
+  it('says where the level gives all that it gives, and where it does not yet', () => {
+    const level = { ...full, rider: { ...full.rider, assist: { law: 'level' as const, levelW: 100 } } };
+    expect(told({ motorW: 98.1, riderW: 60 }, level)).to.match(/the level gives its 100.W, legs 60.W/);
+    expect(told({ motorW: 97.9, riderW: 60 }, level)).to.match(/as wished/);
   });
 
   it('folds back once the winding is past where that starts, not at it', () => {

@@ -40,6 +40,7 @@ export function explainPoint(system: RideSystem, trace: RideTrace, index: number
   const drive = fullDrive(system, speedMs, Math.max(0.001, charge), windingC);
   const load = steadyLoad(system, speedMs, grade, drive.dragN);
   const noAir = steadyLoad({ ...system, vehicle: { ...system.vehicle, cdaM2: 0 } }, speedMs, grade, drive.dragN);
+  const level = system.rider.assist?.law === 'level' ? system.rider.assist.levelW : Infinity;
   const most = drive.motorN * speedMs;
   const here = phrase`${amount(at(trace.distanceM), 'way')}, ${amount(grade, 'grade')}: `;
   let words: Phrase;
@@ -56,6 +57,11 @@ export function explainPoint(system: RideSystem, trace: RideTrace, index: number
     words = [
       ...here,
       ...phrase`the winding is at ${amount(windingC, 'temperature')}, so output is folded back; ${amount(speedMs, 'speed')}.`,
+    ];
+  else if (motorW > level * 0.98 && level < most)
+    words = [
+      ...here,
+      ...phrase`${amount(speedMs, 'speed')}: the level gives its ${amount(level, 'power')}, legs ${amount(riderW, 'power')}.`,
     ];
   else if (motorW > most * 0.93)
     words = [

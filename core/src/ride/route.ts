@@ -129,8 +129,24 @@ export function routeLength(route: Route): number {
   return route.points.at(-1)?.distanceM ?? 0;
 }
 
+interface Steepest {
+  grade: number;
+  atM: number;
+}
+
+/** A road does not change: what was found for it once is kept with it, one way and there and back. */
+const steepestOf = new WeakMap<Route, Map<boolean, Steepest>>();
+
 /** Steepest stretch of a route over at least 30 m, rise/run, either way ridden. */
-export function steepestGrade(route: Route, thereAndBack: boolean): { grade: number; atM: number } {
+export function steepestGrade(route: Route, thereAndBack: boolean): Steepest {
+  let known = steepestOf.get(route);
+  if (!known) steepestOf.set(route, (known = new Map()));
+  const found = known.get(thereAndBack) ?? findSteepest(route, thereAndBack);
+  known.set(thereAndBack, found);
+  return found;
+}
+
+function findSteepest(route: Route, thereAndBack: boolean): Steepest {
   let best = { grade: 0, atM: 0 };
   for (let i = 1; i < route.points.length; i++) {
     const a = route.points[i - 1] as ProfilePoint;

@@ -9,7 +9,7 @@ import type { Route } from '../build/brief.ts';
 
 /** A way the same ride could go otherwise. */
 export interface Scenario {
-  id: 'asPlanned' | 'cold' | 'agedPack' | 'headwindHome' | 'throttleOnly' | 'heaviest' | 'allAtOnce';
+  id: 'asPlanned' | 'cold' | 'agedPack' | 'headwindHome' | 'throttleOnly' | 'frugal' | 'heaviest' | 'allAtOnce';
   words: string;
   rangeM: number;
   whPerKm: number;
@@ -25,7 +25,7 @@ const AGED_HEALTH = 0.8;
 const WIND_HOME = 5;
 
 /**
- * The ride as planned and six ways it goes worse, each a single run of the same models.
+ * The ride as planned, six ways it goes worse, and a frugal rider's, each a single run of the same models.
  * @param wantedM range with reserve, m
  */
 export function scenarios(build: Build, system: RideSystem, route: Route, wantedM: number): Scenario[] {
@@ -40,7 +40,11 @@ export function scenarios(build: Build, system: RideSystem, route: Route, wanted
     ...s,
     pack: { ...s.pack, health: Math.min(s.pack.health, AGED_HEALTH) },
   });
-  const throttle = (s: RideSystem): RideSystem => ({ ...s, rider: { ...s.rider, powerW: EFFORT_WATTS.none } });
+  const throttle = (s: RideSystem): RideSystem => ({
+    ...s,
+    rider: { ...s.rider, powerW: EFFORT_WATTS.none, assist: { law: 'fill' } },
+  });
+  const frugal = (s: RideSystem): RideSystem => ({ ...s, rider: { ...s.rider, assist: { law: 'fill' } } });
   const heavy = (s: RideSystem): RideSystem => ({
     ...s,
     vehicle: { ...s.vehicle, massKg: s.vehicle.massKg + heaviest - rider.massKg },
@@ -54,7 +58,7 @@ export function scenarios(build: Build, system: RideSystem, route: Route, wanted
     return at > half ? { ...seg, headwindMs: Math.max(seg.headwindMs ?? 0, WIND_HOME) } : seg;
   });
   const run = (id: Scenario['id'], words: string, s: RideSystem, segments = plain): Scenario => {
-    const ride = simulate(s, cutRoute(segments, 0), { repeat: true });
+    const ride = simulate(s, cutRoute(segments, 0), { repeat: true, fine: true });
     return {
       id,
       words,
@@ -71,6 +75,7 @@ export function scenarios(build: Build, system: RideSystem, route: Route, wanted
     run('agedPack', 'the pack worn to 80 %', aged(system)),
     run('headwindHome', '18 km/h of wind against on the way home', system, windy),
     run('throttleOnly', 'throttle only, no legs', throttle(system)),
+    run('frugal', 'a frugal rider: legs first, the motor for the rest', frugal(system)),
     ...(heaviest > rider.massKg ? [run('heaviest', 'the heaviest rider', heavy(system))] : []),
     run('allAtOnce', 'all of it at once', throttle(heavy(aged(cold(system)))), windy),
   ];

@@ -139,14 +139,18 @@ describe('the ride sheet', () => {
   it('goes less far in every worse scenario, least far when all comes at once', () => {
     const list = sheetOf(demo('lockkeeper')).scenarios;
     const planned = list.find((s) => s.id === 'asPlanned')?.rangeM ?? 0;
-    for (const s of list.slice(1)) expect(s.rangeM, s.id).to.be.lessThan(planned);
+    for (const s of list.slice(1))
+      if (s.id === 'frugal') expect(s.rangeM).to.be.greaterThan(planned);
+      else expect(s.rangeM, s.id).to.be.lessThan(planned);
     expect(Math.min(...list.map((s) => s.rangeM))).to.equal(list.find((s) => s.id === 'allAtOnce')?.rangeM);
   });
 
   it('explains points in words that name what holds', () => {
     const sheet = sheetOf(demo('mixte'));
     const steep = sheet.trace.grade.indexOf(Math.max(...sheet.trace.grade));
-    expect(JSON.stringify(explainPoint(sheet.system, sheet.trace, steep).words)).to.match(/all it gives|as wished/);
+    expect(JSON.stringify(explainPoint(sheet.system, sheet.trace, steep).words)).to.match(
+      /all it gives|as wished|the level gives/,
+    );
     const down = sheet.trace.motorW.findIndex((w, i) => w < 1 && (sheet.trace.riderW[i] ?? 1) < 1);
     expect(JSON.stringify(explainPoint(sheet.system, sheet.trace, down).words)).to.match(/nobody pushes/);
   });

@@ -96,7 +96,7 @@ export function rideDraw(job: SpreadJob, draw: Draw): DrawResult {
     }),
     0,
   );
-  const whole = simulate(drawn, road, { repeat: true });
+  const whole = simulate(drawn, road, { repeat: true, fine: true });
   return {
     rangeM: whole.distanceM,
     energyWh: whole.pass.energyWh,

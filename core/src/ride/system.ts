@@ -18,11 +18,20 @@ export interface VehicleModel {
   drivetrainEfficiency: number;
 }
 
+/**
+ * Who gives first. `fill`: the legs, and the motor what is missing, as a frugal hand on a throttle does. `level`: a
+ * cadence sensor or throttle turns the motor on whatever the legs do, up to so many watts at the tyre. `proportional`:
+ * a torque sensor has the motor give so many times what the legs give.
+ */
+export type AssistLaw = { law: 'fill' } | { law: 'level'; levelW: number } | { law: 'proportional'; gain: number };
+
 export interface RiderModel {
   /** Sustained power at the pedals, W. */
   powerW: number;
   /** Cadence at which the rider gives nothing more, rpm. */
   maxCadenceRpm: number;
+  /** Absent: `fill`. */
+  assist?: AssistLaw | undefined;
 }
 
 export interface AirModel {

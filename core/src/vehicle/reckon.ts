@@ -1,5 +1,5 @@
 import type { Build } from '../build/build.ts';
-import { LEAST_HILL, NORMAL_90, SPREAD, USUAL_HILL } from '../constants.ts';
+import { LEAST_HILL, LEAST_MOTOR_SHARE, NORMAL_90, WIDEST_BAND, SPREAD, USUAL_HILL } from '../constants.ts';
 import { coldFactor } from '../pack/battery.ts';
 import { cutRoute, simulate, type RideResult, type RideTrace, type RouteSteps } from '../ride/simulate.ts';
 import { flatRoute, routeLength, routeSegments, steepestGrade } from '../ride/route.ts';
@@ -38,7 +38,7 @@ export function reckon(build: Build, vehicle: Vehicle, road: RouteSteps, trace?:
   const climbGrade = climbGradeOf(steepest);
   return {
     system,
-    toEmpty: simulate(system, road, trace ? { repeat: true, trace } : { repeat: true }),
+    toEmpty: simulate(system, road, trace ? { repeat: true, fine: true, trace } : { repeat: true, fine: true }),
     top: steadySpeed(system, 0, 1),
     startGrade: startGrade(system),
     climb: steadySpeed(system, climbGrade, 1),
@@ -66,6 +66,14 @@ export interface RangeBand {
   highM: number;
   /** Largest first. */
   causes: SpreadCause[];
+  /** The motor hardly works: the legs do nearly all, and how far the charge lasts is no range that anyone could plan by. */
+  hardly: boolean;
+}
+
+/** What of the work at the tyre the legs did on a ride; 0 where nobody did any. */
+export function legsShare({ account }: RideResult): number {
+  const work = account.rider + account.wheel;
+  return work > 0 ? account.rider / work : 0;
 }
 
 /**
@@ -76,7 +84,7 @@ export interface RangeBand {
 export function rangeBand(reckoning: Reckoning, road: RouteSteps, thereAndBack: boolean): RangeBand {
   const { system, toEmpty } = reckoning;
   const base = (toEmpty.pass.energyWh * 1000) / toEmpty.pass.distanceM;
-  const shift = (moved: RideSystem): number => simulate(moved, road, { repeat: false }).whPerKm / base - 1;
+  const shift = (moved: RideSystem): number => simulate(moved, road, { repeat: false, fine: true }).whPerKm / base - 1;
   const { vehicle, rider, air } = system;
   const windier = road.headwind.map(
     (wind, i) => wind + (thereAndBack && i >= road.count / 2 ? -SPREAD.windMs : SPREAD.windMs),
@@ -103,7 +111,7 @@ export function rangeBand(reckoning: Reckoning, road: RouteSteps, thereAndBack: 
     },
     {
       label: 'wind ±1.5 m/s',
-      share: simulate(system, { ...road, headwind: windier }, { repeat: false }).whPerKm / base - 1,
+      share: simulate(system, { ...road, headwind: windier }, { repeat: false, fine: true }).whPerKm / base - 1,
     },
     {
       label: 'temperature ±5 K',
@@ -116,7 +124,13 @@ export function rangeBand(reckoning: Reckoning, road: RouteSteps, thereAndBack: 
   const midM = toEmpty.distanceM;
   // Range goes as 1 over Wh/km: the band is laid symmetrically in the logarithm.
   const factor = Math.exp(NORMAL_90 * sigma);
-  return { lowM: midM / factor, midM, highM: midM * factor, causes: causes.sort((a, b) => b.share - a.share) };
+  return {
+    lowM: midM / factor,
+    midM,
+    highM: midM * factor,
+    causes: causes.sort((a, b) => b.share - a.share),
+    hardly: legsShare(toEmpty) > 1 - LEAST_MOTOR_SHARE || factor > WIDEST_BAND,
+  };
 }
 
 function coldShare(system: RideSystem): number {

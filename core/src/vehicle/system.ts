@@ -16,6 +16,7 @@ import { isTrike } from '../donor/kinds.ts';
 import { motorPlace } from '../parts/kit.ts';
 import { tyreRadius, type TyreSize } from '../quantity/tyre.ts';
 import type { RideSystem } from '../ride/system.ts';
+import { helpOf } from './assist.ts';
 import type { Vehicle } from './vehicle.ts';
 
 /** Rolling resistance of a tyre on smooth asphalt, from its width and wheel size. */
@@ -51,7 +52,7 @@ export function systemOf(build: Build, vehicle: Vehicle): RideSystem {
   const limit = assistLimit(build, vehicle);
   const cogs = gearing.gears.map((gear) => gear.cog);
   const middle = cogs[Math.floor(cogs.length / 2)] as number;
-  return {
+  const system: RideSystem = {
     motor: { ...kit.motor, place: motorPlace(kit) },
     controller: {
       batteryLimitA: kit.controller.batteryLimitA,
@@ -88,4 +89,5 @@ export function systemOf(build: Build, vehicle: Vehicle): RideSystem {
     },
     air: { altitudeM: brief.altitudeM, temperatureC: brief.temperatureC, headwindMs: brief.headwindMs },
   };
+  return { ...system, rider: { ...system.rider, assist: helpOf(build, kit, system).law } };
 }

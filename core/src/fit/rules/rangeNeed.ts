@@ -22,6 +22,12 @@ export const rangeNeed = planRule(
       ruleFigure('Middle of the band', amount(band.midM, 'way')),
       ruleFigure('One ride in ten ends before', amount(band.lowM, 'way')),
     );
+    if (band.hardly)
+      return say.open(
+        'Not a range',
+        phrase`The motor hardly works on this ride: how far the charge lasts hangs on the legs alone, and nobody could plan by it.`,
+        set('more-help', phrase`A higher step of help, or a faster cruise, to see what the pack is worth.`),
+      );
     if (band.lowM >= need)
       return say.fits(
         'Far enough',

@@ -1,5 +1,5 @@
 import type { Kit } from '../kit.ts';
-import { mm, beads, allBeads, heatDirect, controller, controls, hubDetail, hubKit } from './kitRows.ts';
+import { mm, beads, allBeads, heatDirect, controller, controls, hubDetail, hubKit, levels } from './kitRows.ts';
 
 /** Direct rear hubs of the starter shelf. */
 export const directRearHubs: readonly Kit[] = [
@@ -15,6 +15,7 @@ export const directRearHubs: readonly Kit[] = [
     ratedW: 1000,
     nominalVolts: 48,
     throttle: true,
+    assist: levels(150, 320, 540, 880),
     systemLimitKg: 200,
     controls: controls('levers', 'thumb', 1800),
     motor: {
@@ -57,6 +58,7 @@ export const directRearHubs: readonly Kit[] = [
     kt: 0.95,
     ohm: 0.22,
     throttle: true,
+    assist: levels(130, 250, 380, 520, 680),
     system: 180,
     controls: controls('levers', 'thumb', 1750),
     hub: {
@@ -83,6 +85,7 @@ export const directRearHubs: readonly Kit[] = [
     ohm: 0.26,
     limit: 25,
     throttle: false,
+    assist: levels(90, 160, 230, 310, 400),
     system: 160,
     controls: controls('levers', 'none', 1750),
     hub: {
@@ -108,6 +111,7 @@ export const directRearHubs: readonly Kit[] = [
     kt: 1.05,
     ohm: 0.1,
     throttle: true,
+    assist: levels(300, 650, 1100, 1600),
     system: 220,
     controls: controls('levers', 'twist', 1800),
     hub: {

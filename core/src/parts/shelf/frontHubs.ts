@@ -10,6 +10,7 @@ import {
   controls,
   hubDetail,
   hubKit,
+  levels,
 } from './kitRows.ts';
 
 /** Front hubs of the starter shelf. */
@@ -26,6 +27,7 @@ export const frontHubs: readonly Kit[] = [
     ratedW: 250,
     nominalVolts: 36,
     throttle: false,
+    assist: levels(90, 160, 230, 310, 390),
     assistLimitMs: kmh(25),
     systemLimitKg: 140,
     controls: controls('levers', 'none', 1200),
@@ -66,6 +68,7 @@ export const frontHubs: readonly Kit[] = [
     ratedW: 250,
     nominalVolts: 48,
     throttle: true,
+    assist: levels(120, 220, 350, 500, 680),
     assistLimitMs: kmh(25),
     systemLimitKg: 240,
     controls: controls('levers', 'thumb', 1300),
@@ -106,6 +109,7 @@ export const frontHubs: readonly Kit[] = [
     ratedW: 250,
     nominalVolts: 48,
     throttle: true,
+    assist: levels(180, 350, 520, 700, 860),
     assistLimitMs: kmh(25),
     systemLimitKg: 260,
     controls: controls('magnets', 'thumb', 1500),
@@ -155,6 +159,7 @@ export const frontHubs: readonly Kit[] = [
     ohm: 0.26,
     limit: 25,
     throttle: false,
+    assist: levels(80, 140, 210),
     system: 110,
     inMotor: true,
     controls: controls('magnets', 'none', 950),
@@ -184,6 +189,7 @@ export const frontHubs: readonly Kit[] = [
     ohm: 0.21,
     limit: 25,
     throttle: false,
+    assist: levels(90, 160, 230, 300, 360),
     system: 130,
     inMotor: true,
     controls: controls('levers', 'none', 1150),
@@ -211,6 +217,7 @@ export const frontHubs: readonly Kit[] = [
     ohm: 0.14,
     limit: 32,
     throttle: true,
+    assist: levels(110, 210, 320, 430, 550),
     system: 170,
     controls: controls('levers', 'thumb', 1250),
     hub: {

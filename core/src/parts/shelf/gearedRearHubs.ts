@@ -10,6 +10,8 @@ import {
   controls,
   hubDetail,
   hubKit,
+  levels,
+  torque,
 } from './kitRows.ts';
 
 /** Geared rear hubs of the starter shelf. */
@@ -26,6 +28,7 @@ export const gearedRearHubs: readonly Kit[] = [
     ratedW: 250,
     nominalVolts: 36,
     throttle: false,
+    assist: levels(90, 160, 230, 310, 390),
     assistLimitMs: kmh(25),
     systemLimitKg: 150,
     controls: controls('levers', 'none', 1750),
@@ -66,6 +69,7 @@ export const gearedRearHubs: readonly Kit[] = [
     ratedW: 500,
     nominalVolts: 48,
     throttle: true,
+    assist: levels(130, 260, 400, 560, 750),
     assistLimitMs: kmh(32),
     systemLimitKg: 180,
     controls: controls('levers', 'thumb', 1750),
@@ -106,6 +110,7 @@ export const gearedRearHubs: readonly Kit[] = [
     ratedW: 250,
     nominalVolts: 36,
     throttle: false,
+    assist: levels(110, 220, 340),
     assistLimitMs: kmh(25),
     systemLimitKg: 130,
     controls: controls('levers', 'none', 1700),
@@ -149,6 +154,7 @@ export const gearedRearHubs: readonly Kit[] = [
     ohm: 0.19,
     limit: 25,
     throttle: false,
+    assist: levels(90, 160, 230, 310, 390),
     system: 150,
     controls: controls('inLine', 'none', 1700),
     hub: {
@@ -175,6 +181,7 @@ export const gearedRearHubs: readonly Kit[] = [
     ohm: 0.19,
     limit: 25,
     throttle: false,
+    assist: torque([0.7, 1.4, 2.2], [100, 200, 380]),
     system: 150,
     controls: controls('inLine', 'none', 1700),
     hub: {
@@ -201,6 +208,7 @@ export const gearedRearHubs: readonly Kit[] = [
     ohm: 0.13,
     limit: 32,
     throttle: true,
+    assist: levels(100, 190, 300, 430, 580),
     system: 165,
     controls: controls('levers', 'thumb', 1750),
     hub: {
@@ -227,6 +235,7 @@ export const gearedRearHubs: readonly Kit[] = [
     ohm: 0.09,
     limit: 32,
     throttle: true,
+    assist: levels(140, 280, 450, 640, 860),
     system: 190,
     controls: controls('levers', 'thumb', 1800),
     hub: {
@@ -255,6 +264,7 @@ export const gearedRearHubs: readonly Kit[] = [
     ohm: 0.22,
     limit: 25,
     throttle: false,
+    assist: levels(90, 170, 250, 330),
     system: 120,
     controls: controls('magnets', 'none', 1600),
     hub: {

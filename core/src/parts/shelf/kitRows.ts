@@ -54,6 +54,13 @@ export const controls = (
   ...rest,
 });
 
+/** Steps of a cadence sensor or throttle, watts at the tyre. */
+export const levels = (...levelsW: number[]): NonNullable<Kit['assist']> => ({ laws: ['level'], levelsW });
+
+/** Steps of a torque sensor, times what the legs give; and its levels, where it can go by cadence too. */
+export const torque = (gains: number[], levelsW?: number[]): NonNullable<Kit['assist']> =>
+  levelsW === undefined ? { laws: ['proportional'], gains } : { laws: ['proportional', 'level'], gains, levelsW };
+
 /** What a hub's wheel and axle are like, by end and axle. */
 export const hubDetail = (
   end: 'front' | 'rear',
@@ -88,6 +95,7 @@ export interface HubRow {
   ohm: number;
   limit?: number;
   throttle: boolean;
+  assist: NonNullable<Kit['assist']>;
   system: number;
   inMotor?: boolean;
   hub: Omit<Hub, 'axleFlatsM' | 'axleDiameterM' | 'disc' | 'rimBrakeTrack' | 'spokes'> & Partial<Hub>;
@@ -109,6 +117,7 @@ export function hubKit(row: HubRow): Kit {
     ratedW: row.watts,
     nominalVolts: row.volts,
     throttle: row.throttle,
+    assist: row.assist,
     ...(row.limit === undefined ? {} : { assistLimitMs: kmh(row.limit) }),
     systemLimitKg: row.system,
     motor: {
@@ -156,6 +165,7 @@ export interface MidRow {
   ohm: number;
   limit?: number;
   throttle: boolean;
+  assist: NonNullable<Kit['assist']>;
   system: number;
   shells: [least: number, most: number];
   adapters: number[];
@@ -177,6 +187,7 @@ export function midKit(row: MidRow): Kit {
     ratedW: row.watts,
     nominalVolts: row.volts,
     throttle: row.throttle,
+    assist: row.assist,
     ...(row.limit === undefined ? {} : { assistLimitMs: kmh(row.limit) }),
     systemLimitKg: row.system,
     motor: {

@@ -1,5 +1,5 @@
 import type { Kit } from '../kit.ts';
-import { mm, kmh, heatMid, controller, controls, midKit } from './kitRows.ts';
+import { mm, kmh, heatMid, controller, controls, midKit, levels, torque } from './kitRows.ts';
 
 /** Mid-drives of the starter shelf. */
 export const midDrives: readonly Kit[] = [
@@ -15,6 +15,7 @@ export const midDrives: readonly Kit[] = [
     ratedW: 250,
     nominalVolts: 36,
     throttle: false,
+    assist: levels(90, 160, 230, 310, 390),
     assistLimitMs: kmh(25),
     systemLimitKg: 190,
     controls: controls('inLine', 'none', 1300),
@@ -54,6 +55,7 @@ export const midDrives: readonly Kit[] = [
     ratedW: 500,
     nominalVolts: 48,
     throttle: true,
+    assist: levels(130, 260, 400, 560, 750),
     assistLimitMs: kmh(32),
     systemLimitKg: 180,
     controls: controls('levers', 'thumb', 1300),
@@ -93,6 +95,7 @@ export const midDrives: readonly Kit[] = [
     ratedW: 750,
     nominalVolts: 48,
     throttle: true,
+    assist: levels(90, 180, 270, 360, 450, 540, 640, 750, 870),
     assistLimitMs: kmh(32),
     systemLimitKg: 200,
     controls: controls('levers', 'thumb', 1300),
@@ -134,6 +137,7 @@ export const midDrives: readonly Kit[] = [
     ohm: 0.23,
     limit: 25,
     throttle: false,
+    assist: torque([0.6, 1.2, 2, 3]),
     system: 170,
     shells: [68, 73],
     adapters: [36, 41],
@@ -155,6 +159,7 @@ export const midDrives: readonly Kit[] = [
     ohm: 0.22,
     limit: 32,
     throttle: true,
+    assist: levels(110, 210, 320, 430, 550),
     system: 170,
     shells: [68, 73],
     adapters: [],
@@ -176,6 +181,7 @@ export const midDrives: readonly Kit[] = [
     ohm: 0.22,
     limit: 25,
     throttle: false,
+    assist: torque([0.5, 1, 1.8, 2.8]),
     system: 190,
     shells: [84.5, 92],
     adapters: [37, 40, 41, 42, 46],
@@ -197,6 +203,7 @@ export const midDrives: readonly Kit[] = [
     ohm: 0.19,
     limit: 32,
     throttle: true,
+    assist: levels(140, 280, 450, 640, 860),
     system: 200,
     shells: [100, 120],
     adapters: [41, 46],
@@ -217,6 +224,7 @@ export const midDrives: readonly Kit[] = [
     kt: 0.155,
     ohm: 0.13,
     throttle: true,
+    assist: torque([0.8, 1.6, 2.6, 4], [200, 400, 650, 900, 1120]),
     system: 240,
     shells: [68, 100],
     adapters: [41],
@@ -238,6 +246,7 @@ export const midDrives: readonly Kit[] = [
     ohm: 0.23,
     limit: 25,
     throttle: false,
+    assist: levels(100, 200, 360),
     system: 180,
     shells: [66, 72],
     adapters: [],

@@ -1,5 +1,5 @@
 import type { Kit } from '../kit.ts';
-import { controls, mm, sideKit } from './kitRows.ts';
+import { controls, mm, sideKit, levels } from './kitRows.ts';
 
 /** Side-mounted chain kits of the starter shelf. */
 export const sideKits: readonly Kit[] = [
@@ -19,6 +19,7 @@ export const sideKits: readonly Kit[] = [
       ohm: 0.15,
       limit: 25,
       throttle: true,
+      assist: levels(390),
       system: 130,
       controls: controls('levers', 'twist', 1500),
     },
@@ -44,6 +45,7 @@ export const sideKits: readonly Kit[] = [
       ohm: 0.2,
       limit: 25,
       throttle: true,
+      assist: levels(310),
       system: 120,
       controls: controls('levers', 'twist', 1500),
     },

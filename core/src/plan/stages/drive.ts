@@ -2,6 +2,7 @@ import type { Point } from '../../donor/geometry.ts';
 import type { Finding } from '../../fit/finding.ts';
 import { holdsBack } from '../../fit/override.ts';
 import { motorPlace } from '../../parts/kit.ts';
+import { helpOf, type Help } from '../../vehicle/assist.ts';
 import { rulesOf, type PlanStage } from './stage.ts';
 
 /** Where the chosen motor sits on the drawing. */
@@ -15,6 +16,8 @@ export interface MotorDrawing {
 /** What the drive comes to. */
 export interface DrivePart {
   motor: MotorDrawing | null;
+  /** How the motor helps, and at which of the kit's steps; null where nothing can be ridden. */
+  help: Help | null;
   /** Findings that an order of the chosen kit waits for. */
   holdingBack: Finding[];
 }
@@ -27,8 +30,8 @@ const MID_RADIUS = 0.06;
 export const driveStage: PlanStage<'drive', DrivePart> = {
   id: 'drive',
   rules: rulesOf('drive'),
-  plan: ({ kit, geometry }, _earlier, findings) => {
-    if (!kit) return { motor: null, holdingBack: [] };
+  plan: ({ kit, geometry, build, reckoning }, _earlier, findings) => {
+    if (!kit) return { motor: null, help: null, holdingBack: [] };
     const place = motorPlace(kit);
     const hubRadius = kit.motor.freewheels ? GEARED_RADIUS : DIRECT_RADIUS;
     return {
@@ -38,6 +41,7 @@ export const driveStage: PlanStage<'drive', DrivePart> = {
         radiusM: place === 'mid' ? (kit.mid?.hangsBelowM ?? MID_RADIUS) : hubRadius,
         name: kit.name,
       },
+      help: reckoning ? helpOf(build, kit, reckoning.system) : null,
       holdingBack: holdsBack(findings.filter((f) => f.subject === kit.id)),
     };
   },

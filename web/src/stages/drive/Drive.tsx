@@ -16,6 +16,7 @@ import { StageHead } from '../../sheet/StageHead.tsx';
 import { VerdictMark } from '../../sheet/Verdict.tsx';
 import { Families } from './Families.tsx';
 import { Matrix } from './Matrix.tsx';
+import { HelpSelect } from './HelpSelect.tsx';
 import './drive.css';
 
 /** Which kit drives it: every kit judged against this donor. */
@@ -78,6 +79,7 @@ export function DriveStage() {
                 }
               />
             ) : null}
+            {plan.drive.help ? <HelpSelect kit={kit} help={plan.drive.help} /> : null}
             <div className="switches">
               <Switch
                 label={kit.throttle ? 'Ridden on the throttle alone' : 'No throttle comes with it'}

@@ -1,0 +1,61 @@
+import { NativeSelect } from '@mantine/core';
+import { amount, amountText, helpWords, type Help, type HelpHabit, type Kit } from '@sprocket/core';
+import { buildActions } from '../../app/buildSlice.ts';
+import { useBuild, useSend, useUnits } from '../../app/store.ts';
+
+/** How the motor helps: at one of the kit's steps, at the least that holds cruise, or only with what the legs leave. */
+export function HelpSelect({ kit, help }: { kit: Kit; help: Help }) {
+  const { assist } = useBuild().brief;
+  const { usesThrottle } = useBuild().choice;
+  const send = useSend();
+  const units = useUnits();
+  const steps = help.can.laws.flatMap((law) =>
+    ((law === 'level' ? help.can.levelsW : help.can.gains) ?? []).map((value, i, all) => ({
+      value: `${law} ${i + 1}`,
+      label:
+        law === 'level'
+          ? `Step ${i + 1} of ${all.length}: ${amountText(amount(value, 'power'), units)} at the tyre`
+          : `Step ${i + 1} of ${all.length}: ${value} times the legs`,
+    })),
+  );
+  return (
+    <NativeSelect
+      label="How the motor helps"
+      disabled={usesThrottle && kit.throttle}
+      description={
+        usesThrottle && kit.throttle
+          ? 'As the throttle asks'
+          : `Cruise asks ${amountText(amount(help.cruiseW, 'power'), units)} on the flat`
+      }
+      value={
+        assist === null || (assist.law !== 'frugal' && assist.step === null)
+          ? ''
+          : assist.law === 'frugal'
+            ? 'frugal'
+            : `${assist.law} ${assist.step}`
+      }
+      data={[
+        {
+          value: '',
+          label: help.byItself ? `By itself: ${helpWords(help)}` : 'By itself: the least step that holds cruise',
+        },
+        ...steps,
+        { value: 'frugal', label: 'Legs first, the motor for what is missing' },
+      ]}
+      onChange={(event) => {
+        const [law, step] = event.currentTarget.value.split(' ');
+        send(
+          buildActions.briefEdited({
+            field: 'brief.assist',
+            value: {
+              assist:
+                law === '' || law === undefined
+                  ? null
+                  : { law: law as HelpHabit, step: step === undefined ? null : Number(step) },
+            },
+          }),
+        );
+      }}
+    />
+  );
+}
