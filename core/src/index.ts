@@ -1,7 +1,7 @@
 /** The core's one public entry: by name, grouped in the order of the work; only what is used outside. */
 
 // Constants
-export { BATTERY_CLEARANCE_WANTED, EFFORT_WATTS } from './constants.ts';
+export { BATTERY_CLEARANCE_WANTED, CLIMB_AT_LEAST, EFFORT_WATTS } from './constants.ts';
 
 // Verdicts
 export { type Verdict, verdictWords, verdicts } from './verdict.ts';

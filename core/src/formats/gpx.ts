@@ -1,6 +1,7 @@
 import { SaxesParser } from 'saxes';
 import type { Route } from '../build/brief.ts';
 import { resample, smoothElevations, totalClimb, type ProfilePoint } from '../ride/route.ts';
+import { xmlWords } from '../reading/xmlWords.ts';
 import type { ReadProblem, ReadResult } from '../reading/problems.ts';
 
 /** Largest GPX text read, characters. */
@@ -84,7 +85,7 @@ function parseTrack(text: string): ReadResult<{ points: TrackPoint[]; name: stri
     throw new Halt();
   });
   parser.on('error', (error) => {
-    note(`not well-formed XML: ${error.message.replace(/^\d+:\d+: /, '').replace(/\.$/, '')}`);
+    note(`not well-formed XML: ${xmlWords(error.message)}`);
     throw new Halt();
   });
   parser.on('opentag', (tag) => {

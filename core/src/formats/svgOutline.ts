@@ -1,6 +1,7 @@
 import { SaxesParser } from 'saxes';
 import svgpath from 'svgpath';
 import { area, FillRule, simplifyPath, unionD, type PathD } from 'clipper2-ts';
+import { xmlWords } from '../reading/xmlWords.ts';
 import type { ReadResult } from '../reading/problems.ts';
 
 /** An outline read from an SVG: m, x along its foot from its left end, y up from its foot. */
@@ -180,7 +181,7 @@ export function readSvgOutline(text: string): ReadResult<ReadOutline> {
   let where = 1;
   try {
     parser.on('error', (error) => {
-      throw new Refusal(`cannot be read as XML: ${error.message.replace(/^\d+:\d+:\s*/, '')}`);
+      throw new Refusal(`cannot be read as XML: ${xmlWords(error.message)}`);
     });
     parser.on('doctype', () => {
       throw new Refusal('carries a document type, which is not read');

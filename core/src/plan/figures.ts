@@ -102,7 +102,7 @@ function rangeFigure(context: PlanContext): Figure {
 export function helpWords({ law, step, steps, byItself }: Help): string {
   if (law.law === 'fill') return 'legs first, the motor gives what is missing';
   const what = law.law === 'level' ? `${law.levelW} W at the tyre` : `${law.gain} times the legs`;
-  return `step ${step} of ${steps.length}, ${what}${byItself ? ', the least that holds cruise' : ''}`;
+  return `step ${step} of ${steps.length}, ${what}${byItself ? ', the least for this road' : ''}`;
 }
 
 function speedSum(r: Reckoning, s: SteadySpeed): SumLine[] {

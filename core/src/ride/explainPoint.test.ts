@@ -5,6 +5,7 @@ import { rideSheet, type RideSheet } from '../plan/rideSheet.ts';
 import { phraseText } from '../quantity/format.ts';
 import { explainPoint } from './explainPoint.ts';
 import type { RideTrace } from './simulate.ts';
+import type { RideSystem } from './system.ts';
 import { fullDrive, steadyLoad } from './steady.ts';
 
 const sheetOf = (edit: NonNullable<WorldOf['edit']>): RideSheet => {
@@ -28,7 +29,7 @@ const at = (of: Partial<Record<keyof RideTrace, number>>): RideTrace => ({
   walked: [of.walked ?? 0],
 });
 /** Without a level in the way: what the motor can at its most. */
-const full = { ...plain.system, rider: { ...plain.system.rider, assist: undefined } };
+const full: RideSystem = { ...plain.system, rider: { ...plain.system.rider, assist: undefined } };
 const told = (of: Partial<Record<keyof RideTrace, number>>, system = full): string =>
   phraseText(explainPoint(system, at(of), 0).words, 'metric');
 

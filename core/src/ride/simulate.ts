@@ -26,8 +26,8 @@ import type { RideSystem, RouteSegment } from './system.ts';
 const MATCHES = 1 - 1e-9;
 
 /** Uphill steeper than this and slower than that, m/s, a fine ride takes its steps in so many parts. */
-const FINE_UPHILL = 0.03;
-const FINE_BELOW = 3.5;
+const FINE_UPHILL = 0.05;
+const FINE_BELOW = 3;
 const FINE_PARTS = 4;
 
 /** Why a ride ended. */
@@ -212,7 +212,8 @@ export function simulate(
   const easyCadence = topCadence - SPIN_OUT_WIDTH_RPM;
   const riderWheelW = rider.powerW * vehicle.drivetrainEfficiency;
   const assistLimit = controller.assistLimitMs ?? Infinity;
-  const law = rider.assist?.law ?? 'fill';
+  const byLevel = rider.assist?.law === 'level';
+  const inShare = rider.assist?.law === 'proportional';
   const levelW = rider.assist?.law === 'level' ? rider.assist.levelW : Infinity;
   const gain = rider.assist?.law === 'proportional' ? rider.assist.gain : 0;
   const regenN =
@@ -359,7 +360,7 @@ export function simulate(
       if (v > assistLimit - ASSIST_FADE_WIDTH) {
         available *= v >= assistLimit ? 0 : (assistLimit - v) / ASSIST_FADE_WIDTH;
       }
-      if (law === 'level') {
+      if (byLevel) {
         const levelN = v > 1 ? levelW / v : levelW;
         if (levelN < available) available = levelN;
       }
@@ -379,13 +380,13 @@ export function simulate(
       let regen = 0;
       let force = wanted;
       if (wanted > 0) {
-        if (law === 'level') {
+        if (byLevel) {
           drive = wanted < available ? wanted : available;
         } else {
-          legs = law === 'fill' ? wanted : wanted / (1 + gain);
+          legs = inShare ? wanted / (1 + gain) : wanted;
           if (legs > riderMax) legs = riderMax;
           drive = wanted - legs;
-          if (law === 'proportional' && drive > gain * legs) drive = gain * legs;
+          if (inShare && drive > gain * legs) drive = gain * legs;
           if (drive > available) drive = available;
         }
         // What is still missing is the legs' where they can.

@@ -3,7 +3,10 @@ import { newBuild, type Build } from '../build/build.ts';
 import { starterShelf } from '../parts/shelf/starterShelf.ts';
 import type { Kit } from '../parts/kit.ts';
 import { planContext } from '../plan/context.ts';
-import { helpWords } from '../plan/figures.ts';
+import { helpWords, tallyFigures } from '../plan/figures.ts';
+import { planChosen } from '../plan/planBuild.ts';
+import { phraseText } from '../quantity/format.ts';
+import { describedRoute } from '../ride/route.ts';
 import { simulate } from '../ride/simulate.ts';
 import { assistLimit } from './system.ts';
 import { helpOf, type Help } from './assist.ts';
@@ -49,6 +52,23 @@ describe('how the motor helps', () => {
       expect(
         ridden('otter-r250', undefined, { assist: { laws: ['level'], levelsW: [watts, 900] } }).help.step,
       ).to.equal(step);
+  });
+
+  it('on a hilly road a level must climb its steepest at 8 km/h with the legs, just or not quite', () => {
+    const hilly = (levelsW: number[]): Help =>
+      ridden(
+        'otter-r250',
+        (b) => (b.brief.route = describedRoute('hill', 'Hill', 4000, [{ heightM: 40, lengthM: 400 }], 'asphalt', 0)),
+        { assist: { laws: ['level'], levelsW } },
+      ).help;
+    const { hillW, cruiseW } = hilly([100, 900]);
+    const legsW = 50 * 0.95;
+    expect(hillW - legsW).to.be.greaterThan(cruiseW);
+    for (const [watts, step] of [
+      [hillW - legsW + 0.001, 1],
+      [hillW - legsW - 0.001, 2],
+    ] as const)
+      expect(hilly([watts, 900]).step).to.equal(step);
   });
 
   it('in proportion is the least step that with its legs holds cruise', () => {
@@ -117,7 +137,7 @@ describe('how the motor helps', () => {
       'step 2 of 5, 160 W at the tyre',
     );
     expect(helpWords(ridden('wren-m250-h').help)).to.match(
-      /^step \d of 4, [\d.]+ times the legs, the least that holds cruise$/,
+      /^step \d of 4, [\d.]+ times the legs, the least for this road$/,
     );
     expect(helpWords(ridden('otter-r250', (b) => (b.brief.assist = { law: 'frugal', step: null })).help)).to.equal(
       'legs first, the motor gives what is missing',
@@ -163,5 +183,32 @@ describe('a range that a rider would believe', () => {
     expect(share.wheel / share.rider).to.be.closeTo(1, 0.02);
     expect(level.rider).to.be.below(level.wheel * 0.05);
     expect(fill.rider).to.be.greaterThan(fill.wheel);
+  });
+
+  it('is told to rest on the legs past half of the work, and is none past 85 %', () => {
+    const shared = (gain: number) => {
+      const { context } = ridden(
+        'wren-m250-h',
+        (b) => {
+          b.brief.riders[0] = { ...b.brief.riders[0]!, effort: 'hard' };
+          b.brief.route = describedRoute('flat', 'Flat', 10_000, [], 'asphalt', 0);
+          b.brief.headwindMs = 0;
+        },
+        { assist: { laws: ['proportional'], gains: [gain] } },
+      );
+      const figure = tallyFigures(context, planChosen(context).money).find((f) => f.id === 'range');
+      return {
+        note: phraseText(figure?.note ?? [], 'metric'),
+        value: figure?.value ?? null,
+        hardly: context.band?.hardly,
+      };
+    };
+    expect(shared(1.03).note).to.match(/; legs do 49.% of the work$/);
+    expect(shared(0.97).note).to.match(/; it rests on the legs for 51.% of the work$/);
+    expect(shared(0.185).hardly).to.equal(false);
+    const none = shared(0.168);
+    expect(none.hardly).to.equal(true);
+    expect(none.value).to.equal(null);
+    expect(none.note).to.match(/^the motor hardly works: not a range; legs do 8[56].% of the work$/);
   });
 });

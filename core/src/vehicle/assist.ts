@@ -56,14 +56,15 @@ export function helpOf(build: Build, kit: Kit, system: RideSystem): Help {
   const holds = (step: number): boolean =>
     law === 'level' ? step >= cruiseW && step + legsW >= hillW : (1 + step) * legsW >= Math.max(cruiseW, hillW);
   const found = steps.findIndex(holds);
-  const at = chosen?.step != null ? Math.min(chosen.step, steps.length) - 1 : found >= 0 ? found : steps.length - 1;
+  const asked = chosen?.step ?? null;
+  const at = asked !== null ? Math.min(asked, steps.length) - 1 : found >= 0 ? found : steps.length - 1;
   const value = steps[at] as number;
   return {
     law: law === 'level' ? { law, levelW: value } : { law, gain: value },
     can,
     steps,
     step: at + 1,
-    byItself: chosen?.step == null,
+    byItself: asked === null,
     cruiseW,
     hillW,
   };

@@ -1,5 +1,6 @@
 import type { Remedy } from '../../build/remedy.ts';
 import { amount, phrase } from '../../quantity/format.ts';
+import { helpOf } from '../../vehicle/assist.ts';
 import { choose, set } from '../remedies.ts';
 import { ruleFigure, type Rule, type RuleGroup } from '../rule.ts';
 import { planRule } from '../say.ts';
@@ -17,8 +18,10 @@ function startNeed(id: string, group: RuleGroup, mid: boolean): Rule {
       source: 'Ride model, docs/models.md.',
       dear: true,
     },
-    ({ reckoning: r, kit }, say) => {
-      if (!r || (kit?.mid !== undefined) !== mid) return null;
+    ({ reckoning: r, kit, build }, say) => {
+      if (!r || !kit || (kit.mid !== undefined) !== mid) return null;
+      const { step, steps } = helpOf(build, kit, r.system);
+      const more = step !== null && step < steps.length ? [set('more-help', phrase`A higher step of help.`)] : [];
       const { walkAtM } = r.toEmpty;
       say.because(
         ruleFigure('Motor alone starts on', amount(r.startGrade, 'grade')),
@@ -29,6 +32,7 @@ function startNeed(id: string, group: RuleGroup, mid: boolean): Rule {
         return say.rework(
           'Walks part of the road',
           phrase`On ${walkAtM.length} stretch${walkAtM.length === 1 ? '' : 'es'}, the first at ${amount(walkAtM[0] ?? 0, 'way')}, full force is below the hill and the rider gets off.`,
+          ...more,
           ...otherwise([
             choose('mid-drive', phrase`A mid-drive.`),
             choose('smaller-wheel', phrase`A smaller wheel.`),

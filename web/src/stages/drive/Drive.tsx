@@ -79,7 +79,9 @@ export function DriveStage() {
                 }
               />
             ) : null}
-            {plan.drive.help ? <HelpSelect kit={kit} help={plan.drive.help} /> : null}
+            {plan.drive.help ? (
+              <HelpSelect throttled={build.choice.usesThrottle && kit.throttle} help={plan.drive.help} />
+            ) : null}
             <div className="switches">
               <Switch
                 label={kit.throttle ? 'Ridden on the throttle alone' : 'No throttle comes with it'}

@@ -1,12 +1,11 @@
 import { NativeSelect } from '@mantine/core';
-import { amount, amountText, helpWords, type Help, type HelpHabit, type Kit } from '@sprocket/core';
+import { amount, amountText, CLIMB_AT_LEAST, helpWords, type Help, type HelpHabit } from '@sprocket/core';
 import { buildActions } from '../../app/buildSlice.ts';
 import { useBuild, useSend, useUnits } from '../../app/store.ts';
 
 /** How the motor helps: at one of the kit's steps, at the least that holds cruise, or only with what the legs leave. */
-export function HelpSelect({ kit, help }: { kit: Kit; help: Help }) {
+export function HelpSelect({ throttled, help }: { throttled: boolean; help: Help }) {
   const { assist } = useBuild().brief;
-  const { usesThrottle } = useBuild().choice;
   const send = useSend();
   const units = useUnits();
   const steps = help.can.laws.flatMap((law) =>
@@ -20,12 +19,18 @@ export function HelpSelect({ kit, help }: { kit: Kit; help: Help }) {
   );
   return (
     <NativeSelect
+      className="help-select"
       label="How the motor helps"
-      disabled={usesThrottle && kit.throttle}
+      inputWrapperOrder={['label', 'input', 'description']}
+      disabled={throttled}
       description={
-        usesThrottle && kit.throttle
+        throttled
           ? 'As the throttle asks'
-          : `Cruise asks ${amountText(amount(help.cruiseW, 'power'), units)} on the flat`
+          : `Cruise asks ${amountText(amount(help.cruiseW, 'power'), units)} on the flat${
+              help.hillW > help.cruiseW
+                ? `, the steepest stretch ${amountText(amount(help.hillW, 'power'), units)} at ${amountText(amount(CLIMB_AT_LEAST, 'speed', 0), units)}`
+                : ''
+            }`
       }
       value={
         assist === null || (assist.law !== 'frugal' && assist.step === null)
@@ -37,7 +42,7 @@ export function HelpSelect({ kit, help }: { kit: Kit; help: Help }) {
       data={[
         {
           value: '',
-          label: help.byItself ? `By itself: ${helpWords(help)}` : 'By itself: the least step that holds cruise',
+          label: help.byItself ? `By itself: ${helpWords(help)}` : 'By itself: the least step for this road',
         },
         ...steps,
         { value: 'frugal', label: 'Legs first, the motor for what is missing' },
