@@ -58,7 +58,7 @@ describe('the ride', () => {
   });
 
   it('explains the point under the cursor in words', async () => {
-    await waitForText(app.page, '.ride-told', /is all it gives|as wished/);
+    await waitForText(app.page, '.ride-told', /is all it gives|as wished|the level gives/);
     await app.page.focus('.ride-slider input');
     const before = await textOf(app.page, '.ride-told');
     for (let i = 0; i < 12; i++) await app.page.keyboard.press('ArrowRight');

@@ -80,6 +80,8 @@ export async function startApp({
       });
     });
     page.on('console', (message) => {
+      // A page that is none of the app's, as a test opens to be at its address, has no icon, and the browser asks for one.
+      if (message.location().url?.endsWith('/favicon.ico')) return;
       if (message.type() === 'error' || /Content Security Policy/.test(message.text())) complaints.push(message.text());
     });
     // A page with edits that the store refuses asks before it is left; a test leaves all the same.

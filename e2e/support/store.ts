@@ -82,8 +82,6 @@ export async function layStore(app: App, { version, tables, rows }: OldStore): P
     tables,
     rows as Record<string, never[]>,
   );
-  // Such a page has no icon of its own, and the browser asks for one.
-  app.complaints.length = 0;
 }
 
 /** What a table of the browser's store holds. */
