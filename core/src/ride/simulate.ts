@@ -171,9 +171,88 @@ export function simulate(
   route: readonly RouteSegment[] | RouteSteps,
   options: RideOptions,
 ): RideResult {
-  const { motor, controller, pack, vehicle, rider, air } = system;
-  const road = isSteps(route) ? route : cutRoute(route, air.headwindMs);
+  const road = isSteps(route) ? route : cutRoute(route, system.air.headwindMs);
+  return ride(
+    alike(system),
+    alikeRoad(road),
+    options.repeat,
+    options.fine === true,
+    options.startCharge ?? 1,
+    options.trace,
+  );
+}
 
+/**
+ * The same system, its parts laid out alike whoever made them: the loop below is long, and a machine that has fitted
+ * it to one layout throws that work away when it meets another.
+ */
+function alike({ motor, controller, pack, vehicle, rider, air }: RideSystem): RideSystem {
+  const { heat } = motor;
+  return {
+    motor: {
+      place: motor.place,
+      ktNmPerA: motor.ktNmPerA,
+      resistanceOhm: motor.resistanceOhm,
+      coulombNm: motor.coulombNm,
+      viscousNmS: motor.viscousNmS,
+      reduction: motor.reduction,
+      gearEfficiency: motor.gearEfficiency,
+      freewheels: motor.freewheels,
+      heat: {
+        windingJPerK: heat.windingJPerK,
+        caseJPerK: heat.caseJPerK,
+        windingToCaseKPerW: heat.windingToCaseKPerW,
+        caseToAirKPerW: heat.caseToAirKPerW,
+      },
+      regenA: motor.regenA,
+    },
+    controller: {
+      batteryLimitA: controller.batteryLimitA,
+      phaseLimitA: controller.phaseLimitA,
+      efficiency: controller.efficiency,
+      standingW: controller.standingW,
+      assistLimitMs: controller.assistLimitMs,
+    },
+    pack: {
+      chemistry: pack.chemistry,
+      series: pack.series,
+      parallel: pack.parallel,
+      cellAh: pack.cellAh,
+      cellOhm: pack.cellOhm,
+      leadOhm: pack.leadOhm,
+      cutoffVPerCell: pack.cutoffVPerCell,
+      usable: pack.usable,
+      health: pack.health,
+    },
+    vehicle: {
+      massKg: vehicle.massKg,
+      rotatingKg: vehicle.rotatingKg,
+      cdaM2: vehicle.cdaM2,
+      crr: vehicle.crr,
+      wheelRadiusM: vehicle.wheelRadiusM,
+      ring: vehicle.ring,
+      cogs: vehicle.cogs,
+      fixedCog: vehicle.fixedCog,
+      drivetrainEfficiency: vehicle.drivetrainEfficiency,
+    },
+    rider: { powerW: rider.powerW, maxCadenceRpm: rider.maxCadenceRpm, assist: rider.assist },
+    air: { altitudeM: air.altitudeM, temperatureC: air.temperatureC, headwindMs: air.headwindMs },
+  };
+}
+
+function alikeRoad(road: RouteSteps): RouteSteps {
+  const { count, lengthM, perTwoLengths, sin, cos, target, stop, surface, headwind, grade, totalM } = road;
+  return { count, lengthM, perTwoLengths, sin, cos, target, stop, surface, headwind, grade, totalM };
+}
+
+function ride(
+  { motor, controller, pack, vehicle, rider, air }: RideSystem,
+  road: RouteSteps,
+  repeat: boolean,
+  fine: boolean,
+  startCharge: number,
+  trace: RideTrace | undefined,
+): RideResult {
   const mid = motor.place === 'mid';
   const { ktNmPerA: kt, coulombNm, viscousNmS, freewheels } = motor;
   const { batteryLimitA: ib, phaseLimitA: iph, efficiency: etaC, standingW } = controller;
@@ -245,7 +324,7 @@ export function simulate(
   const perRestOhm = 1 / (2 * restOhm);
 
   let v = SPEED_AFTER_STOP;
-  let s = options.startCharge ?? 1;
+  let s = startCharge;
   let tw = air.temperatureC;
   let ta = air.temperatureC;
   const tAir = air.temperatureC;
@@ -271,8 +350,6 @@ export function simulate(
   let empty = false;
   let steps = 0;
   let lastBest = 0;
-  const trace = options.trace;
-  const fine = options.fine === true;
   let parts = 1;
   let firstPass = true;
   let pass: RideResult['pass'] | undefined;
@@ -280,7 +357,7 @@ export function simulate(
   const { lengthM, perTwoLengths, sin, cos, target, stop, surface, headwind } = road;
   const roadCount = road.count;
 
-  ride: for (;;) {
+  passes: for (;;) {
     for (let n = 0, part = 0; n < roadCount;) {
       if (stop[n] === 1 && part === 0) v = SPEED_AFTER_STOP;
       if (part === 0) parts = fine && v < FINE_BELOW && (sin[n] as number) > FINE_UPHILL ? FINE_PARTS : 1;
@@ -482,22 +559,22 @@ export function simulate(
       if (s <= emptyAt) {
         empty = true;
         end = 'usable charge gone';
-        break ride;
+        break passes;
       }
       if (root <= 0 || volts - packAmps * rp <= cutoff) {
         empty = true;
         end = 'cut-off volts met';
-        break ride;
+        break passes;
       }
       if (distance >= LONGEST_RIDE) {
         end = 'given up at 1000 km';
-        break ride;
+        break passes;
       }
     }
     if (firstPass) pass = { distanceM: distance, energyWh: eBattery / 3600, timeS: time, walkSteps, endCharge: s };
     firstPass = false;
     // A road of no length is ridden once, and never again.
-    if (!options.repeat || road.totalM <= 0) break;
+    if (!repeat || road.totalM <= 0) break;
   }
 
   return {
