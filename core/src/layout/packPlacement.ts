@@ -176,8 +176,9 @@ function choose(
 /** The chosen pack's mass with the middle of where it lies; a common one's where none is chosen. */
 export function packMass(placing: Placing, pack: Pack | null): PackMass {
   if (!pack) return { kg: COMMON_PACK_MASS, at: null };
-  // Where a motor hangs does not move the pack by more than a hand; the same place serves for all kits.
-  const { outline } = chosenPlacement(placing, pack, null);
+  // Where a motor hangs does not move the pack by more than a hand: candidates share one place for all kits, and only
+  // the plan of what is chosen takes the place beside its own.
+  const { outline } = chosenPlacement(placing, pack, placing.detail ? placing.kit : null);
   return { kg: pack.massKg, at: middleOf(outline) };
 }
 
