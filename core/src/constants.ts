@@ -106,6 +106,17 @@ export const TYRE_ROLLING = { road: 0.005, city: 0.007, knobbly: 0.01, fat: 0.01
 export const SMALL_WHEEL_ROLLING = 1.2;
 export const SOLID_TYRE_ROLLING = 1.6;
 
+/** Friction of a tyre on a dry surface. Source: project, cautious. */
+export const SURFACE_GRIP = {
+  asphalt: 0.7,
+  chipSeal: 0.65,
+  setts: 0.5,
+  packedGravel: 0.5,
+  looseGravel: 0.35,
+  wetGrass: 0.25,
+  softSand: 0.3,
+} as const;
+
 /** Below this share of the work the motor hardly works, and the way its charge lasts is no range. Source: project. */
 export const LEAST_MOTOR_SHARE = 0.15;
 /** A band whose middle is past this times its low end says nothing; first-order sums do not hold there either. Source: project. */

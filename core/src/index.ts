@@ -164,8 +164,7 @@ export { type Steps } from './steps.ts';
 export { type Candidates, type KitCandidate, type PackCandidate, judgeCandidates } from './plan/candidates.ts';
 export { planContext } from './plan/context.ts';
 export { type Figure, type FigureId } from './plan/figure.ts';
-export { helpWords } from './plan/figures.ts';
-export { type Help } from './vehicle/assist.ts';
+export { type Help, helpWords } from './vehicle/assist.ts';
 export { type GearSheet, gearSheet } from './plan/gearSheet.ts';
 export {
   type BuildPlan,

@@ -1263,6 +1263,21 @@ const planEdges: Edge[] = [
   },
   {
     rule: 'start-need',
+    what: 'where the front wheel lifts, whatever the motor could',
+    edit: (w) => {
+      torque(w, 90);
+      const [r] = w.build.brief.riders;
+      if (r) r.effort = 'hard';
+    },
+    at: (w) => contextOf(w).startCap.grade,
+    // A road's steepest is told to a tenth of a per cent.
+    step: 0.001,
+    put: grade,
+    below: 'fits',
+    above: 'rework',
+  },
+  {
+    rule: 'start-need',
     what: 'the steepest stretch from rest',
     edit: (w) => {
       grade(w, 0.08);

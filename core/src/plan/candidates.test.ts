@@ -58,7 +58,7 @@ describe('every kit on this build', () => {
         continue;
       }
       const system = systemOf(w.build, here.asItWillBe);
-      expect(k.startGrade, k.kit.id).to.equal(startGrade(system));
+      expect(k.startGrade, k.kit.id).to.equal(Math.min(startGrade(system), here.startCap.grade));
       expect(k.topSpeedMs, k.kit.id).to.equal(steadySpeed(system, 0, 1).speedMs);
       expect(k.climbMs, k.kit.id).to.equal(steadySpeed(system, context.climbGrade, 1).speedMs);
     }

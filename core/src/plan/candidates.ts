@@ -9,6 +9,7 @@ import type { Kit } from '../parts/kit.ts';
 import type { Pack, PackPlace } from '../parts/pack.ts';
 import { startGrade, steadySpeed } from '../ride/steady.ts';
 import type { PlanContext } from '../vehicle/context.ts';
+import { onSteepest } from '../vehicle/reckon.ts';
 import { systemOf } from '../vehicle/system.ts';
 import { verdictRank, type Verdict } from '../verdict.ts';
 
@@ -73,11 +74,12 @@ function kitCandidates(whole: PlanContext): KitCandidate[] {
       // A kit that does not go on is not reckoned further.
       if (!pack || judged.verdict === 'stop') return { ...seen, startGrade: null, topSpeedMs: null, climbMs: null };
       const system = systemOf(context.build, context.asItWillBe);
+      const hill = onSteepest(context.build, system);
       return {
         ...seen,
-        startGrade: startGrade(system),
+        startGrade: Math.min(startGrade(hill), context.startCap.grade),
         topSpeedMs: steadySpeed(system, 0, 1).speedMs,
-        climbMs: steadySpeed(system, whole.climbGrade, 1).speedMs,
+        climbMs: steadySpeed(hill, whole.climbGrade, 1).speedMs,
       };
     })
     .sort((a, b) => byVerdict(a, b) || countOf(a, 'rework') - countOf(b, 'rework') || a.kit.price - b.kit.price);

@@ -97,6 +97,17 @@ describe('the tally’s figures, by hand', () => {
     expect(line(f, /Capacity at 10/)).to.be.closeTo(w.pack.parallel * w.pack.cellAh * 0.95, 1e-9);
   });
 
+  it('steady climb: what pulls is what resists, on the road’s own surface', () => {
+    for (const surface of ['asphalt', 'setts', 'looseGravel'] as const) {
+      const w = made({}, 0.07);
+      if (w.build.brief.route) w.build.brief.route.surface = surface;
+      const f = figures(w).climb;
+      const pulls = line(f, 'Motor pulls') + line(f, 'Rider pulls');
+      expect(line(f, 'Force wanted'), surface).to.be.closeTo(pulls, 0.1);
+      expect(line(f, 'Air resists') + line(f, 'Rolling resists') + line(f, 'Hill resists')).to.be.closeTo(pulls, 0.1);
+    }
+  });
+
   it('mass: every line, and the least of the limits', () => {
     const w = made();
     const f = figures(w).mass;

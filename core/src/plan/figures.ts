@@ -1,26 +1,19 @@
 import { RESTS_ON_LEGS } from '../constants.ts';
 import { neededRange } from '../build/brief.ts';
-import { driveEfficiency, peakTorque, shaftRatio } from '../drive/motor.ts';
 import { capacityAh, nominalWh, packVolts } from '../pack/battery.ts';
 import { legalClass } from '../parts/law.ts';
 import { amount, phrase } from '../quantity/format.ts';
 import { airDensity, roadLoad } from '../ride/roadLoad.ts';
 import { steadyLoad, type SteadySpeed } from '../ride/steady.ts';
-import { helpOf, type Help } from '../vehicle/assist.ts';
+import type { RideSystem } from '../ride/system.ts';
+import { helpOf, helpWords } from '../vehicle/assist.ts';
 import type { PlanContext } from '../vehicle/context.ts';
-import { legsShare, type Reckoning } from '../vehicle/reckon.ts';
+import { legsShare } from '../vehicle/reckon.ts';
 import type { WantKind } from '../work/wanted.ts';
 import type { Figure, SumLine } from './figure.ts';
 import type { Money } from './money.ts';
-
-const chooseFirst = (chosen: Pick<PlanContext, 'kit' | 'pack'>): string =>
-  chosen.kit === null && chosen.pack === null
-    ? 'choose a kit and a pack first'
-    : chosen.kit === null
-      ? 'choose a kit first'
-      : chosen.pack === null
-        ? 'choose a pack first'
-        : 'pack and kit do not go together';
+import { startFigure } from './startFigure.ts';
+import { waiting } from './waiting.ts';
 
 /** The tally's figures; those that wait for a choice say so. */
 export function tallyFigures(context: PlanContext, money: Money): Figure[] {
@@ -32,10 +25,6 @@ export function tallyFigures(context: PlanContext, money: Money): Figure[] {
     massFigure(context),
     priceFigure(money),
   ];
-}
-
-function waiting(id: Figure['id'], label: string, chosen: Pick<PlanContext, 'kit' | 'pack'>): Figure {
-  return { id, label, value: null, note: phrase`${chooseFirst(chosen)}`, limit: '', formula: '', sum: [] };
 }
 
 function rangeFigure(context: PlanContext): Figure {
@@ -98,15 +87,8 @@ function rangeFigure(context: PlanContext): Figure {
   };
 }
 
-/** How the motor helps, in a few words. */
-export function helpWords({ law, step, steps, byItself }: Help): string {
-  if (law.law === 'fill') return 'legs first, the motor gives what is missing';
-  const what = law.law === 'level' ? `${law.levelW} W at the tyre` : `${law.gain} times the legs`;
-  return `step ${step} of ${steps.length}, ${what}${byItself ? ', the least for this road' : ''}`;
-}
-
-function speedSum(r: Reckoning, s: SteadySpeed): SumLine[] {
-  const { vehicle, air } = r.system;
+function speedSum(system: RideSystem, s: SteadySpeed): SumLine[] {
+  const { vehicle, air, pack } = system;
   const load = roadLoad(
     s.speedMs,
     s.grade,
@@ -125,7 +107,7 @@ function speedSum(r: Reckoning, s: SteadySpeed): SumLine[] {
     {
       label: 'Rider pulls',
       value: amount(s.drive.riderN, 'force', 1),
-      from: `${Math.round(s.drive.cadenceRpm)} rpm on ${r.system.vehicle.ring}/${Number(s.drive.cog.toFixed(1))}`,
+      from: `${Math.round(s.drive.cadenceRpm)} rpm on ${vehicle.ring}/${Number(s.drive.cog.toFixed(1))}`,
     },
     { label: 'Air resists', value: amount(load.air, 'force', 1), from: '½·ρ·CdA·v²' },
     { label: 'Rolling resists', value: amount(load.rolling, 'force', 1), from: 'm·g·Crr' },
@@ -133,7 +115,7 @@ function speedSum(r: Reckoning, s: SteadySpeed): SumLine[] {
     ...(s.drive.dragN > 0
       ? [{ label: 'Motor drags', value: amount(s.drive.dragN, 'force', 1), from: 'it cannot freewheel' }]
       : []),
-    { label: 'Pack at rest', value: amount(packVolts(r.system.pack, s.charge), 'voltage'), from: 'full' },
+    { label: 'Pack at rest', value: amount(packVolts(pack, s.charge), 'voltage'), from: 'full' },
   ];
 }
 
@@ -156,53 +138,7 @@ function topSpeedFigure(context: PlanContext): Figure {
         : phrase`assist ends at ${amount(limit, 'speed', 0)}; legs and road set the rest`,
     limit: r.top.drive.limit,
     formula: SPEED_FORMULA,
-    sum: speedSum(r, r.top),
-  };
-}
-
-function startFigure(context: PlanContext): Figure {
-  const { gearing, reckoning: r } = context;
-  const label = 'Steepest start';
-  if (!r) return waiting('startGrade', label, context);
-  const { motor, controller, vehicle } = r.system;
-  const lowest = Math.max(...(vehicle.fixedCog === null ? vehicle.cogs : [vehicle.fixedCog]));
-  const ratio = shaftRatio(motor, vehicle.ring, lowest);
-  return {
-    id: 'startGrade',
-    label,
-    value: amount(r.startGrade, 'grade'),
-    note:
-      r.steepest > 0
-        ? phrase`motor alone; the road has ${amount(r.steepest, 'grade')}`
-        : phrase`motor alone, from rest`,
-    limit: 'phase current',
-    formula:
-      'Steepest grade on which full motor force at standstill exceeds m·g·(Crr·cos θ + sin θ), in still air and without the rider.',
-    sum: [
-      { label: 'Motor current', value: amount(controller.phaseLimitA, 'current'), from: 'phase limit' },
-      { label: 'Torque constant', value: `${motor.ktNmPerA} N·m/A`, from: 'kit data' },
-      {
-        label: motor.place === 'mid' ? 'Peak torque at the ring' : 'Peak torque at the wheel',
-        value: amount(peakTorque(motor, controller), 'torque'),
-        from: '(kt·I − loss)·G·η',
-      },
-      {
-        label: 'Shaft turns per wheel turn',
-        value: amount(ratio, 'ratio'),
-        from:
-          motor.place === 'mid'
-            ? `G·cog/ring = ${motor.reduction} × ${Number(lowest.toFixed(1))}/${vehicle.ring}, ${gearing.gearsFrom}`
-            : 'reduction in the hub',
-      },
-      {
-        label: 'Share that reaches the tyre',
-        value: amount(driveEfficiency(motor, vehicle.drivetrainEfficiency), 'share'),
-        from: 'gears and chain',
-      },
-      { label: 'Wheel radius', value: amount(vehicle.wheelRadiusM, 'size', 0), from: 'tyre size' },
-      { label: 'All that moves', value: amount(vehicle.massKg, 'mass'), from: 'sum of masses' },
-      { label: 'Rolling resistance', value: vehicle.crr.toFixed(4), from: 'tyre width' },
-    ],
+    sum: speedSum(r.system, r.top),
   };
 }
 
@@ -220,10 +156,10 @@ function climbFigure(context: PlanContext): Figure {
     limit: r.climb.drive.limit,
     formula: SPEED_FORMULA,
     sum: [
-      ...speedSum(r, r.climb),
+      ...speedSum(r.hill, r.climb),
       {
         label: 'Force wanted',
-        value: amount(steadyLoad(r.system, r.climb.speedMs, r.climbGrade, r.climb.drive.dragN), 'force', 1),
+        value: amount(steadyLoad(r.hill, r.climb.speedMs, r.climbGrade, r.climb.drive.dragN), 'force', 1),
         from: 'sum of the resists',
       },
     ],

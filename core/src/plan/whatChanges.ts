@@ -32,7 +32,7 @@ export function whatWouldChange(context: PlanContext, figure: FigureId): WhatCha
     const r = reckon(b, { ...trial.asItWillBe, gearing: { ...gearing, ring } }, trial.road);
     if (figure === 'range') return amount(r.toEmpty.distanceM, 'way');
     if (figure === 'topSpeed') return amount(r.top.speedMs, 'speed');
-    if (figure === 'startGrade') return amount(r.startGrade, 'grade');
+    if (figure === 'startGrade') return amount(Math.min(r.startGrade, trial.startCap.grade), 'grade');
     return amount(r.climb.speedMs, 'speed');
   };
   const { brief } = build;

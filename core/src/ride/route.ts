@@ -134,6 +134,11 @@ interface Steepest {
   atM: number;
 }
 
+/** The surface at a place along a road. */
+export function surfaceAt({ stretches, surface }: Route, atM: number): Route['surface'] {
+  return stretches.find((s) => atM >= s.fromM && atM < s.toM)?.surface ?? surface;
+}
+
 /** A road does not change: what was found for it once is kept with it, one way and there and back. */
 const steepestOf = new WeakMap<Route, Map<boolean, Steepest>>();
 

@@ -3,13 +3,13 @@ import { newBuild, type Build } from '../build/build.ts';
 import { starterShelf } from '../parts/shelf/starterShelf.ts';
 import type { Kit } from '../parts/kit.ts';
 import { planContext } from '../plan/context.ts';
-import { helpWords, tallyFigures } from '../plan/figures.ts';
+import { tallyFigures } from '../plan/figures.ts';
 import { planChosen } from '../plan/planBuild.ts';
 import { phraseText } from '../quantity/format.ts';
 import { describedRoute } from '../ride/route.ts';
 import { simulate } from '../ride/simulate.ts';
 import { assistLimit } from './system.ts';
-import { helpOf, type Help } from './assist.ts';
+import { helpOf, helpWords, type Help } from './assist.ts';
 import { legsShare } from './reckon.ts';
 
 /** A commuter on a flat road with a kit, and what a test changes. */

@@ -69,3 +69,10 @@ export function helpOf(build: Build, kit: Kit, system: RideSystem): Help {
     hillW,
   };
 }
+
+/** How the motor helps, in a few words. */
+export function helpWords({ law, step, steps, byItself }: Help): string {
+  if (law.law === 'fill') return 'legs first, the motor gives what is missing';
+  const what = law.law === 'level' ? `${law.levelW} W at the tyre` : `${law.gain} times the legs`;
+  return `step ${step} of ${steps.length}, ${what}${byItself ? ', the least for this road' : ''}`;
+}

@@ -1,7 +1,7 @@
 import { ridingNow } from '../build/brief.ts';
 import type { Build } from '../build/build.ts';
 import type { Taking } from '../build/remedy.ts';
-import { COMMON_PACK_MASS } from '../constants.ts';
+import { COMMON_PACK_MASS, SURFACE_GRIP, SURFACE_ROLLING } from '../constants.ts';
 import { donorGeometry, type DonorGeometry } from '../donor/geometry.ts';
 import { packMass } from '../layout/packPlacement.ts';
 import { voltsSuit } from '../pack/volts.ts';
@@ -11,10 +11,27 @@ import type { Pack } from '../parts/pack.ts';
 import type { Shelf } from '../parts/part.ts';
 import type { RouteSteps } from '../ride/simulate.ts';
 import { axleLoads, type Added, type AxleLoads } from '../safety/axleLoads.ts';
+import { startCap, type StartCap } from '../safety/starting.ts';
 import { chosenParts, type Chosen } from './chosen.ts';
 import type { Gearing } from './gearing.ts';
-import { climbGradeOf, rangeBand, reckon, roadOf, roadSteepest, type RangeBand, type Reckoning } from './reckon.ts';
+import {
+  climbGradeOf,
+  rangeBand,
+  reckon,
+  roadOf,
+  roadSteepest,
+  steepestSurface,
+  type RangeBand,
+  type Reckoning,
+} from './reckon.ts';
+import { tyreRolling } from './system.ts';
 import { AS_IT_IS, massOf, resolveVehicle, type Vehicle } from './vehicle.ts';
+
+/** How steep a start goes, rise over run, and what holds it there. */
+export interface Start {
+  grade: number;
+  limit: StartCap['limit'] | 'the motor';
+}
 
 /** What is asked of the donor’s build alone, worked out once however many candidates are tried on it. */
 class Ground {
@@ -69,6 +86,7 @@ export class PlanContext {
   private reckoned: Reckoning | null | undefined;
   private spread: RangeBand | null | undefined;
   private standing: AxleLoads | undefined;
+  private cap: StartCap | undefined;
 
   private constructor(
     ground: Ground,
@@ -183,6 +201,19 @@ export class PlanContext {
     return (this.standing ??= axleLoads(this.build, this.geometry, this.added));
   }
 
+  /** How steep a start tyre and balance allow on the road's steepest stretch, whatever the motor could. */
+  get startCap(): StartCap {
+    if (!this.cap) {
+      const surface = steepestSurface(this.build);
+      const driven = this.kit?.hub?.place ?? 'rear';
+      const tyre = this.asItWillBe.tyres[driven];
+      const rolling = tyreRolling(tyre) + SURFACE_ROLLING[surface];
+      const base = this.geometry.frontAxle.x - this.geometry.rearAxle.x;
+      this.cap = startCap(this.axleLoads, base, driven, rolling, SURFACE_GRIP[surface]);
+    }
+    return this.cap;
+  }
+
   /** What the ride models say; null without kit or pack, or where their volts forbid it. */
   get reckoning(): Reckoning | null {
     if (this.reckoned === undefined) {
@@ -190,6 +221,12 @@ export class PlanContext {
       this.reckoned = kit && pack && voltsSuit(kit, pack) ? reckon(build, this.asItWillBe, road) : null;
     }
     return this.reckoned;
+  }
+
+  /** The steepest start: the least of motor, tyre and balance, and which it is; null where nothing is reckoned. */
+  get start(): Start | null {
+    const { reckoning: r, startCap: cap } = this;
+    return r && (r.startGrade <= cap.grade ? { grade: r.startGrade, limit: 'the motor' } : cap);
   }
 
   /** The first-order band of the range; null where nothing can be ridden. */

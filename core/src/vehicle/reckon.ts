@@ -1,8 +1,17 @@
+import type { Route } from '../build/brief.ts';
 import type { Build } from '../build/build.ts';
-import { LEAST_HILL, LEAST_MOTOR_SHARE, NORMAL_90, WIDEST_BAND, SPREAD, USUAL_HILL } from '../constants.ts';
+import {
+  LEAST_HILL,
+  LEAST_MOTOR_SHARE,
+  NORMAL_90,
+  WIDEST_BAND,
+  SPREAD,
+  SURFACE_ROLLING,
+  USUAL_HILL,
+} from '../constants.ts';
 import { coldFactor } from '../pack/battery.ts';
 import { cutRoute, simulate, type RideResult, type RideTrace, type RouteSteps } from '../ride/simulate.ts';
-import { flatRoute, routeLength, routeSegments, steepestGrade } from '../ride/route.ts';
+import { flatRoute, routeLength, routeSegments, steepestGrade, surfaceAt } from '../ride/route.ts';
 import { startGrade, steadySpeed, type SteadySpeed } from '../ride/steady.ts';
 import type { RideSystem } from '../ride/system.ts';
 import { systemOf } from './system.ts';
@@ -11,6 +20,8 @@ import type { Vehicle } from './vehicle.ts';
 /** The figures of one build with one kit, pack and gearing, SI. */
 export interface Reckoning {
   system: RideSystem;
+  /** The same on the surface of the road's steepest stretch: what starts and climbs are reckoned on. */
+  hill: RideSystem;
   toEmpty: RideResult;
   top: SteadySpeed;
   startGrade: number;
@@ -26,6 +37,18 @@ export function roadSteepest(build: Build): number {
   return route ? Math.round(steepestGrade(route, thereAndBack).grade * 1000) / 1000 : 0;
 }
 
+/** The surface of the road's steepest stretch; smooth asphalt where no road is named. */
+export function steepestSurface(build: Build): Route['surface'] {
+  const { route, thereAndBack } = build.brief;
+  return route ? surfaceAt(route, steepestGrade(route, thereAndBack).atM) : 'asphalt';
+}
+
+/** A ride's system on the surface of the road's steepest stretch. */
+export function onSteepest(build: Build, system: RideSystem): RideSystem {
+  const { vehicle } = system;
+  return { ...system, vehicle: { ...vehicle, crr: vehicle.crr + SURFACE_ROLLING[steepestSurface(build)] } };
+}
+
 /** The build's road cut into steps for the ride model. */
 export function roadOf(build: Build): RouteSteps {
   return cutRoute(routeSegments(build.brief.route ?? flatRoute, build.brief), build.brief.headwindMs);
@@ -36,12 +59,14 @@ export function reckon(build: Build, vehicle: Vehicle, road: RouteSteps, trace?:
   const system = systemOf(build, vehicle);
   const steepest = roadSteepest(build);
   const climbGrade = climbGradeOf(steepest);
+  const hill = onSteepest(build, system);
   return {
     system,
+    hill,
     toEmpty: simulate(system, road, trace ? { repeat: true, fine: true, trace } : { repeat: true, fine: true }),
     top: steadySpeed(system, 0, 1),
-    startGrade: startGrade(system),
-    climb: steadySpeed(system, climbGrade, 1),
+    startGrade: startGrade(hill),
+    climb: steadySpeed(hill, climbGrade, 1),
     climbGrade,
     steepest,
     routeM: routeLength(build.brief.route ?? flatRoute) * (build.brief.thereAndBack ? 2 : 1),

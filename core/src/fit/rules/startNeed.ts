@@ -14,17 +14,18 @@ function startNeed(id: string, group: RuleGroup, mid: boolean): Rule {
       id,
       words: 'Starts on the hills',
       group,
-      uses: ['vehicleMass', 'cogTeeth', 'ringTeeth', 'rearTyre', 'frontTyre'],
+      uses: ['vehicleMass', 'cogTeeth', 'ringTeeth', 'rearTyre', 'frontTyre', 'wheelbase', 'rearWheelShare'],
       source: 'Ride model, docs/models.md.',
       dear: true,
     },
-    ({ reckoning: r, kit, build }, say) => {
-      if (!r || !kit || (kit.mid !== undefined) !== mid) return null;
+    ({ reckoning: r, start, kit, build }, say) => {
+      if (!r || !start || !kit || (kit.mid !== undefined) !== mid) return null;
       const { step, steps } = helpOf(build, kit, r.system);
       const more = step !== null && step < steps.length ? [set('more-help', phrase`A higher step of help.`)] : [];
       const { walkAtM } = r.toEmpty;
       say.because(
         ruleFigure('Motor alone starts on', amount(r.startGrade, 'grade')),
+        ...(start.limit === 'the motor' ? [] : [ruleFigure(`Past this ${start.limit}`, amount(start.grade, 'grade'))]),
         ruleFigure('Steepest on this road', amount(r.steepest, 'grade')),
         ruleFigure('Stretches walked', String(walkAtM.length)),
       );
@@ -39,6 +40,13 @@ function startNeed(id: string, group: RuleGroup, mid: boolean): Rule {
             choose('stronger-hub', phrase`A stronger hub.`),
           ]),
         );
+      if (start.limit !== 'the motor' && start.grade < r.steepest)
+        return say.rework(
+          `On the steepest stretch ${start.limit}`,
+          phrase`The motor could set off on ${amount(r.startGrade, 'grade')}, but past ${amount(start.grade, 'grade')} ${start.limit}; the road has ${amount(r.steepest, 'grade')}. With a run-up it passes, from rest only gently and with the weight where it holds the wheel down.`,
+          set('gentle', phrase`Start gently there, leaning over the wheel that is light.`),
+          choose('load-moved', phrase`Carry load where it holds that wheel down.`),
+        );
       if (r.startGrade < r.steepest)
         return say.rework(
           'Will not start on the steepest stretch by itself',
@@ -51,7 +59,7 @@ function startNeed(id: string, group: RuleGroup, mid: boolean): Rule {
         );
       return say.fits(
         'Starts on every hill of this road',
-        phrase`The motor alone sets off on ${amount(r.startGrade, 'grade')}; the steepest here is ${amount(r.steepest, 'grade')}.`,
+        phrase`The motor alone sets off on ${amount(start.grade, 'grade')}; the steepest here is ${amount(r.steepest, 'grade')}.`,
       );
     },
   );

@@ -28,8 +28,10 @@ export const gearingStage: PlanStage<'gearing', GearingPart> = {
   plan: (context) => ({ ...context.gearing, rows: gearRows(context) }),
 };
 
-function gearRows({ build, gearing, reckoning, climbGrade, asItWillBe }: PlanContext): GearRow[] {
-  const system = reckoning?.system ?? null;
+function gearRows(context: PlanContext): GearRow[] {
+  const { build, gearing, reckoning, climbGrade, asItWillBe } = context;
+  const cap = reckoning ? context.startCap.grade : 0;
+  const system = reckoning?.hill ?? null;
   const wheelRadiusM = system?.vehicle.wheelRadiusM ?? tyreRadius(asItWillBe.tyres.rear);
   return gearing.gears.map((gear): GearRow => {
     const one = system ? { ...system, vehicle: { ...system.vehicle, fixedCog: gear.cog } } : null;
@@ -40,7 +42,7 @@ function gearRows({ build, gearing, reckoning, climbGrade, asItWillBe }: PlanCon
       easyMs: speedAtCadence(wheelRadiusM, gearing.ring, gear.cog, EASY_CADENCE_RPM),
       briskMs: speedAtCadence(wheelRadiusM, gearing.ring, gear.cog, BRISK_CADENCE_RPM),
       cadenceAtCruise: cadenceAt(build.brief.cruiseMs, wheelRadiusM, gearing.ring, gear.cog),
-      startGrade: one ? startGrade(one) : null,
+      startGrade: one ? Math.min(startGrade(one), cap) : null,
       climbMs: one ? steadySpeed(one, climbGrade, 1).speedMs : null,
     };
   });

@@ -99,7 +99,7 @@ function GearTable({ plan }: { plan: BuildPlan }) {
               <th scope="col">at 60 rpm</th>
               <th scope="col">at 80 rpm</th>
               <th scope="col">rpm at cruise</th>
-              <th scope="col">motor starts on</th>
+              <th scope="col">starts on</th>
               <th scope="col">
                 holds on <Show value={amount(plan.brief.climbGrade, 'grade')} />
               </th>

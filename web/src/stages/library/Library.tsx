@@ -193,7 +193,7 @@ export function Library() {
 }
 
 /** Rows drawn at once: more than any window shows. */
-const AT_FIRST = 24;
+const AT_FIRST = 60;
 
 /** The builds, those in sight first: of a bench of hundreds the others follow without holding anything up. */
 function BuildList({ lines, onDelete }: { lines: readonly BenchLine[]; onDelete: (line: BenchLine) => void }) {

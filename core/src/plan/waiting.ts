@@ -1,0 +1,17 @@
+import { phrase } from '../quantity/format.ts';
+import type { PlanContext } from '../vehicle/context.ts';
+import type { Figure } from './figure.ts';
+
+const chooseFirst = (chosen: Pick<PlanContext, 'kit' | 'pack'>): string =>
+  chosen.kit === null && chosen.pack === null
+    ? 'choose a kit and a pack first'
+    : chosen.kit === null
+      ? 'choose a kit first'
+      : chosen.pack === null
+        ? 'choose a pack first'
+        : 'pack and kit do not go together';
+
+/** A figure that waits for a choice, and says for which. */
+export function waiting(id: Figure['id'], label: string, chosen: Pick<PlanContext, 'kit' | 'pack'>): Figure {
+  return { id, label, value: null, note: phrase`${chooseFirst(chosen)}`, limit: '', formula: '', sum: [] };
+}

@@ -1,0 +1,53 @@
+import type { AxleLoads } from './axleLoads.ts';
+
+/** The steepest grade that tyre and balance let a vehicle set off on, however strong its motor. */
+export interface StartCap {
+  /** Rise over run. */
+  grade: number;
+  limit: 'the tyre slips' | 'the front wheel lifts';
+}
+
+/** Steeper than any road, rise over run: where nothing caps a start before, this does. */
+const STEEPEST = 2;
+
+/**
+ * The steepest start that the driven tyre's grip and, with a rear drive, the front wheel's load allow: the pull that
+ * holds the grade, F = m·g·(Crr·cosθ + sinθ), against μ times the load on the driven axle there, and against
+ * F·h = m·g·(x·cosθ − h·sinθ), past which the front wheel lifts (docs/models.md). Halved to 1e-6 of grade.
+ * @param wheelbaseM m
+ * @param rolling Crr with the surface's
+ * @param friction μ of tyre on that surface, dry
+ */
+export function startCap(
+  { xM, hM }: Pick<AxleLoads, 'xM' | 'hM'>,
+  wheelbaseM: number,
+  driven: 'front' | 'rear',
+  rolling: number,
+  friction: number,
+): StartCap {
+  const at = (grade: number): StartCap['limit'] | null => {
+    const angle = Math.atan(grade);
+    const [cos, sin] = [Math.cos(angle), Math.sin(angle)];
+    // All by the weight m·g, which cancels out.
+    const pull = rolling * cos + sin;
+    const front = (xM * cos - hM * sin) / wheelbaseM;
+    const load = driven === 'front' ? front : cos - front;
+    if (pull > friction * Math.max(0, load)) return 'the tyre slips';
+    return driven === 'rear' && pull * hM > xM * cos - hM * sin ? 'the front wheel lifts' : null;
+  };
+  const level = at(0);
+  if (level !== null) return { grade: 0, limit: level };
+  let low = 0;
+  let high = STEEPEST;
+  let limit: StartCap['limit'] = at(high) ?? 'the tyre slips';
+  while (high - low > 1e-6) {
+    const middle = (low + high) / 2;
+    const found = at(middle);
+    if (found === null) low = middle;
+    else {
+      high = middle;
+      limit = found;
+    }
+  }
+  return { grade: low, limit };
+}
