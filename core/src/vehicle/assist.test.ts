@@ -130,6 +130,10 @@ describe('how the motor helps', () => {
   it('on the throttle is the motor alone, as far as it can', () => {
     const { system } = ridden('pochard-r350', (b) => (b.choice.usesThrottle = true));
     expect(system.rider).to.deep.include({ powerW: 0, assist: { law: 'fill' } });
+    // Left over from another kit, the choice means nothing to one that brings none.
+    const without = ridden('otter-r250', (b) => (b.choice.usesThrottle = true)).system.rider;
+    expect(without.powerW).to.be.greaterThan(0);
+    expect(without.assist?.law).to.equal('level');
   });
 
   it('is told in words', () => {

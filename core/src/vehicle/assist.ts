@@ -45,7 +45,7 @@ export function helpOf(build: Build, kit: Kit, system: RideSystem): Help {
   const steepest = route ? Math.max(0, steepestGrade(route, thereAndBack).grade) : 0;
   const hillW = steepest > 0 ? steadyLoad(flat, CLIMB_AT_LEAST, steepest, 0) * CLIMB_AT_LEAST : 0;
   // A throttle gives what it is asked for, and its rider no legs; a frugal rider asks for what the legs leave.
-  if (build.choice.usesThrottle || wish?.law === 'frugal')
+  if ((build.choice.usesThrottle && kit.throttle) || wish?.law === 'frugal')
     return { law: { law: 'fill' }, can, steps: [], step: null, byItself: false, cruiseW, hillW };
   const chosen = wish && can.laws.includes(wish.law as HelpLaw) ? wish : null;
   // A torque sensor gives nothing to who gives nothing: such a rider takes a level where the kit has one.

@@ -84,7 +84,7 @@ export function systemOf(build: Build, vehicle: Vehicle): RideSystem {
       drivetrainEfficiency: DRIVETRAIN_EFFICIENCY[gearing.drivetrain],
     },
     rider: {
-      powerW: choice.usesThrottle ? 0 : EFFORT_WATTS[rider.effort] * rider.factor,
+      powerW: choice.usesThrottle && kit.throttle ? 0 : EFFORT_WATTS[rider.effort] * rider.factor,
       maxCadenceRpm: TOP_CADENCE_RPM,
     },
     air: { altitudeM: brief.altitudeM, temperatureC: brief.temperatureC, headwindMs: brief.headwindMs },

@@ -117,7 +117,9 @@ describe('the vehicle as it is and as it will be', () => {
     if (rider) rider.neverShifts = true;
     expect(systemOf(w.build, cut.asItWillBe).vehicle.fixedCog).to.equal(18);
     w.build.choice.usesThrottle = true;
-    expect(systemOf(w.build, cut.asItWillBe).rider.powerW).to.equal(0);
+    expect(systemOf(w.build, cut.asItWillBe).rider.powerW).to.equal(50);
+    w.kit.throttle = true;
+    expect(systemOf(w.build, contextOf(w).asItWillBe).rider.powerW).to.equal(0);
     expect(() => systemOf(w.build, cut.with(null, null).asItWillBe)).to.throw(RangeError);
   });
 

@@ -1,11 +1,10 @@
 import { NativeSelect } from '@mantine/core';
 import { amount, amountText, CLIMB_AT_LEAST, helpWords, type Help, type HelpHabit } from '@sprocket/core';
 import { buildActions } from '../../app/buildSlice.ts';
-import { useBuild, useSend, useUnits } from '../../app/store.ts';
+import { useSend, useUnits } from '../../app/store.ts';
 
 /** How the motor helps: at one of the kit's steps, at the least that holds cruise, or only with what the legs leave. */
 export function HelpSelect({ throttled, help }: { throttled: boolean; help: Help }) {
-  const { assist } = useBuild().brief;
   const send = useSend();
   const units = useUnits();
   const steps = help.can.laws.flatMap((law) =>
@@ -32,13 +31,7 @@ export function HelpSelect({ throttled, help }: { throttled: boolean; help: Help
                 : ''
             }`
       }
-      value={
-        assist === null || (assist.law !== 'frugal' && assist.step === null)
-          ? ''
-          : assist.law === 'frugal'
-            ? 'frugal'
-            : `${assist.law} ${assist.step}`
-      }
+      value={throttled || help.byItself ? '' : help.step === null ? 'frugal' : `${help.law.law} ${help.step}`}
       data={[
         {
           value: '',
