@@ -1,10 +1,10 @@
 import { expect } from 'chai';
-import { contextOf, measure, world } from '../../test/world.ts';
+import { contextOf, grade, measure, world } from '../../test/world.ts';
 import type { Build } from '../build/build.ts';
 import type { SurveyItemId } from '../donor/donor.ts';
 import { phrase, phraseText } from '../quantity/format.ts';
 import type { Finding } from './finding.ts';
-import { firstStop, judgeAbout, ruleById, ruleCatalog, rulesUsing, standing, tempered } from './judge.ts';
+import { firstStop, judgeAbout, judgeBy, ruleById, ruleCatalog, rulesUsing, standing, tempered } from './judge.ts';
 import { holdsBack, withOverride } from './override.ts';
 
 const finding = (more: Partial<Finding>): Finding => ({
@@ -139,5 +139,23 @@ describe('rules that look at an item', () => {
     expect(words.length).to.be.greaterThan(0);
     for (const rule of ruleCatalog)
       expect(words.includes(rule.words), rule.id).to.equal(rule.uses.includes('rearDropoutSpacing'));
+  });
+});
+
+describe('a start that balance forbids', () => {
+  it('is “measure” while the wheelbase is not measured, and says that it decides', () => {
+    const said = (wheelbase: string) => {
+      const w = world({ survey: { wheelbase } });
+      grade(w, 0.2);
+      w.kit.controller.phaseLimitA *= 3;
+      const [rider] = w.build.brief.riders;
+      if (rider) rider.effort = 'hard';
+      const rule = ruleById('start-need');
+      return rule ? judgeBy(rule, contextOf(w)) : null;
+    };
+    expect(said('1.05 m')?.verdict).to.equal('rework');
+    const open = said('');
+    expect(open?.verdict).to.equal('measure');
+    expect(open?.remedies.map((r) => r.does)).to.deep.equal(['measure']);
   });
 });

@@ -71,6 +71,17 @@ describe('how the motor helps', () => {
       expect(hilly([watts, 900]).step).to.equal(step);
   });
 
+  it('reckons the steepest stretch on its own surface, and cruise on the road’s', () => {
+    const asked = (surface: 'asphalt' | 'looseGravel'): Help =>
+      ridden('otter-r250', (b) => {
+        const road = describedRoute('hill', 'Hill', 4000, [{ heightM: 40, lengthM: 400 }], 'asphalt', 0);
+        b.brief.route = { ...road, stretches: [{ fromM: 1500, toM: 3000, surface }] };
+      }).help;
+    const [smooth, loose] = [asked('asphalt'), asked('looseGravel')];
+    expect(loose.cruiseW).to.equal(smooth.cruiseW);
+    expect(loose.hillW).to.be.greaterThan(smooth.hillW + 20);
+  });
+
   it('in proportion is the least step that with its legs holds cruise', () => {
     const { help, system } = ridden('wren-m250-h');
     const legsW = system.rider.powerW * system.vehicle.drivetrainEfficiency;

@@ -1,8 +1,9 @@
+import type { Route } from '../build/brief.ts';
 import type { Build } from '../build/build.ts';
 import { ASSIST_FADE_WIDTH, CLIMB_AT_LEAST, LEVEL_SHARES, LEVEL_WATTS_AT_TYRE, SURFACE_ROLLING } from '../constants.ts';
 import type { HelpLaw, Kit, KitAssist } from '../parts/kit.ts';
 import { steadyLoad } from '../ride/steady.ts';
-import { steepestGrade } from '../ride/route.ts';
+import { steepestGrade, surfaceAt } from '../ride/route.ts';
 import type { AssistLaw, RideSystem } from '../ride/system.ts';
 
 /** How the motor helps on a build, and where among the kit's steps that is. */
@@ -27,6 +28,13 @@ function usualAssist(kit: Kit): KitAssist {
   return { laws: ['level'], levelsW: LEVEL_SHARES.map((share) => Math.round(share * most)) };
 }
 
+/** The same in still air on a surface. */
+function rollingOn(system: RideSystem, surface: Route['surface']): RideSystem {
+  const { vehicle, air } = system;
+  const crr = vehicle.crr + SURFACE_ROLLING[surface];
+  return { ...system, vehicle: { ...vehicle, crr }, air: { ...air, headwindMs: 0 } };
+}
+
 /**
  * How the motor helps: as the brief says where the kit can, else the kit's usual way, at the step that was chosen, else
  * at the least that holds cruise on the flat and climbs the road's steepest stretch at 8 km/h. A level holds cruise
@@ -38,12 +46,13 @@ export function helpOf(build: Build, kit: Kit, system: RideSystem): Help {
   const can = kit.assist ?? usualAssist(kit);
   const limit = system.controller.assistLimitMs;
   const v = limit === undefined ? cruiseMs : Math.min(cruiseMs, Math.max(1, limit - ASSIST_FADE_WIDTH));
-  const { vehicle, air } = system;
-  const crr = vehicle.crr + (route ? SURFACE_ROLLING[route.surface] : 0);
-  const flat = { ...system, vehicle: { ...vehicle, crr }, air: { ...air, headwindMs: 0 } };
-  const cruiseW = steadyLoad(flat, v, 0, 0) * v;
-  const steepest = route ? Math.max(0, steepestGrade(route, thereAndBack).grade) : 0;
-  const hillW = steepest > 0 ? steadyLoad(flat, CLIMB_AT_LEAST, steepest, 0) * CLIMB_AT_LEAST : 0;
+  const { vehicle } = system;
+  const cruiseW = steadyLoad(rollingOn(system, route?.surface ?? 'asphalt'), v, 0, 0) * v;
+  const hill = route ? steepestGrade(route, thereAndBack) : null;
+  const hillW =
+    route && hill && hill.grade > 0
+      ? steadyLoad(rollingOn(system, surfaceAt(route, hill.atM)), CLIMB_AT_LEAST, hill.grade, 0) * CLIMB_AT_LEAST
+      : 0;
   // A throttle gives what it is asked for, and its rider no legs; a frugal rider asks for what the legs leave.
   if ((build.choice.usesThrottle && kit.throttle) || wish?.law === 'frugal')
     return { law: { law: 'fill' }, can, steps: [], step: null, byItself: false, cruiseW, hillW };

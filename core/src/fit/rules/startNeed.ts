@@ -1,7 +1,8 @@
+import { isProven } from '../../donor/entry.ts';
 import type { Remedy } from '../../build/remedy.ts';
 import { amount, phrase } from '../../quantity/format.ts';
 import { helpOf } from '../../vehicle/assist.ts';
-import { choose, set } from '../remedies.ts';
+import { choose, measureIt, set } from '../remedies.ts';
 import { ruleFigure, type Rule, type RuleGroup } from '../rule.ts';
 import { planRule } from '../say.ts';
 
@@ -40,12 +41,22 @@ function startNeed(id: string, group: RuleGroup, mid: boolean): Rule {
             choose('stronger-hub', phrase`A stronger hub.`),
           ]),
         );
-      if (start.limit !== 'the motor' && start.grade < r.steepest)
+      const held = start.limit !== 'the motor';
+      if (held && start.grade < r.steepest && !isProven(build.donor.survey.wheelbase))
+        return say.open(
+          'Start on the steepest stretch not proven',
+          phrase`By a common frame ${start.limit} past ${amount(start.grade, 'grade')}; the road has ${amount(r.steepest, 'grade')}. The wheelbase, not measured yet, decides how the weight stands.`,
+          measureIt('wheelbase'),
+        );
+      if (held && start.grade < r.steepest)
         return say.rework(
           `On the steepest stretch ${start.limit}`,
-          phrase`The motor could set off on ${amount(r.startGrade, 'grade')}, but past ${amount(start.grade, 'grade')} ${start.limit}; the road has ${amount(r.steepest, 'grade')}. With a run-up it passes, from rest only gently and with the weight where it holds the wheel down.`,
-          set('gentle', phrase`Start gently there, leaning over the wheel that is light.`),
-          choose('load-moved', phrase`Carry load where it holds that wheel down.`),
+          phrase`The motor could set off on ${amount(r.startGrade, 'grade')}, but past ${amount(start.grade, 'grade')} ${start.limit}; the road has ${amount(r.steepest, 'grade')}. With a run-up it passes; from rest only gently.`,
+          set(
+            'gentle',
+            phrase`Start gently there, with the rider’s weight over the wheel that ${start.limit === 'the tyre slips' ? 'drives' : 'lifts'}.`,
+          ),
+          choose('load-moved', phrase`Carry load over that wheel.`),
         );
       if (r.startGrade < r.steepest)
         return say.rework(
@@ -59,7 +70,9 @@ function startNeed(id: string, group: RuleGroup, mid: boolean): Rule {
         );
       return say.fits(
         'Starts on every hill of this road',
-        phrase`The motor alone sets off on ${amount(start.grade, 'grade')}; the steepest here is ${amount(r.steepest, 'grade')}.`,
+        held
+          ? phrase`The motor alone sets off on ${amount(r.startGrade, 'grade')}, though past ${amount(start.grade, 'grade')} ${start.limit}; the steepest here is ${amount(r.steepest, 'grade')}.`
+          : phrase`The motor alone sets off on ${amount(start.grade, 'grade')}; the steepest here is ${amount(r.steepest, 'grade')}.`,
       );
     },
   );
