@@ -97,8 +97,7 @@ export const DRAG_AREA = {
   recumbentTrike: 0.35,
   uprightTrike: 0.8,
 } as const;
-/** Added drag area of a trailer, and of each pannier pair or child seat, m². Source: project. */
-export const DRAG_AREA_TRAILER = 0.15;
+/** Added drag area of each pannier pair or child seat, m². Source: project. */
 export const DRAG_AREA_PANNIERS = 0.05;
 
 /** Rolling resistance by tyre width on smooth asphalt. Source: project; spread ±15 %. */
@@ -197,9 +196,7 @@ export const USUAL_HILL = 0.06;
 /** A road's steepest stretch below this is no hill. Source: project. */
 export const LEAST_HILL = 0.02;
 
-/** Highest speed at which brakes are judged, m/s. Source: project, 45 km/h. */
-export const BRAKES_JUDGED_TO = 12.5;
-/** Where a kit sets no limit of its own, speed at which its brakes are judged, m/s. Source: project. */
+/** Speed at which the brakes for a kit without limit are judged while no pack is in question, m/s. Source: project. */
 export const UNLIMITED_SPEED = 12;
 
 /** Resistance of copper, Ω·mm²/m at 20 °C. Source: IEC 60228. */
@@ -212,6 +209,9 @@ export const FUSE_AT_MOST = 1.5;
 
 /** Cadence at which a bigger ring is asked for, rpm: easy at cruise. Source: project. */
 export const EASY_TOP_CADENCE_RPM = 85;
+
+/** What a rider standing on one pedal puts in at the cranks beside a motor, N·m. Source: project. */
+export const RIDER_PEAK_TORQUE = 60;
 
 /** Wet deceleration wanted of the brakes, m/s². Source: ISO 4210 asks 2.2 of a city bicycle in the wet. */
 export const WET_STOPPING_WANTED = 2.2;

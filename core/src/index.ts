@@ -85,7 +85,17 @@ export {
   surfaceWords,
   surfaces,
   usualRider,
+  usualTrailer,
   type HelpHabit,
+  type Aboard,
+  type Seat,
+  type Trailer,
+  hitches,
+  hitchWords,
+  peopleAboard,
+  seatsFor,
+  seatWords,
+  trailerBrakes,
 } from './build/brief.ts';
 export { type Build, newBuild } from './build/build.ts';
 export { type Choice } from './build/choice.ts';

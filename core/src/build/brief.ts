@@ -1,4 +1,6 @@
+import { kindTraits, type VehicleKind } from '../donor/kinds.ts';
 import { z } from '../reading/zod.ts';
+import { tyreSizeSchema } from './choice.ts';
 
 export const purposes = ['commute', 'load', 'touring', 'trail', 'easy', 'twoUp', 'folder', 'play', 'cheap'] as const;
 export const purposeWords: Record<(typeof purposes)[number], string> = {
@@ -47,8 +49,8 @@ export const mountings = ['any', 'lowStep', 'seated'] as const;
 
 export const riderSchema = z.object({
   name: z.string().max(60),
-  massKg: z.number().min(10).max(250),
-  statureM: z.number().min(0.8).max(2.4),
+  massKg: z.number().min(5).max(250),
+  statureM: z.number().min(0.5).max(2.4),
   effort: z.enum(efforts),
   /** The rider's own factor on the effort's usual watts. */
   factor: z.number().min(0.2).max(3),
@@ -59,6 +61,74 @@ export const riderSchema = z.object({
   mounting: z.enum(mountings).default('any'),
 });
 export type Rider = z.infer<typeof riderSchema>;
+
+/** Seats people ride in: the one who steers, a tandem's second, a child's behind or at the bar, a deck, a box. */
+export const seats = ['main', 'second', 'childBehind', 'childAhead', 'deck', 'box'] as const;
+export type Seat = (typeof seats)[number];
+export const seatWords: Record<Seat, string> = {
+  main: 'steers',
+  second: 'second saddle',
+  childBehind: 'child’s seat on the rack',
+  childAhead: 'child’s seat at the bar',
+  deck: 'on the deck behind',
+  box: 'in the box',
+};
+
+/** One person on the vehicle: which of the riders, where, and whether their legs drive it. */
+export const aboardSchema = z.object({
+  rider: z.int().min(0).max(7),
+  seat: z.enum(seats),
+  pedals: z.boolean(),
+});
+export type Aboard = z.infer<typeof aboardSchema>;
+
+/** Where a trailer is coupled, and what brakes it. */
+export const hitches = ['axle', 'rack', 'seatPost'] as const;
+export const hitchWords: Record<(typeof hitches)[number], string> = {
+  axle: 'at the rear axle',
+  rack: 'on the rack',
+  seatPost: 'on the seat post',
+};
+export const trailerBrakes = ['none', 'overrun'] as const;
+
+/** A trailer: what it weighs and carries, what it rolls on, where it is coupled. SI. */
+export const trailerSchema = z.object({
+  massKg: z.number().min(1).max(150),
+  loadKg: z.number().min(0).max(300),
+  /** What its maker lets it carry, kg; null where nobody has read it. */
+  limitKg: z.number().min(1).max(400).nullable(),
+  wheels: z.int().min(1).max(2),
+  tyre: tyreSizeSchema,
+  /** Coupling to its axle, and its load's middle ahead of the axle, m. */
+  drawbarM: z.number().min(0.3).max(3),
+  loadAheadM: z.number().min(-0.5).max(1),
+  /** Coupling: where, behind the rear axle (ahead of it is negative), and above the ground, m. */
+  hitch: z.enum(hitches),
+  hitchBackM: z.number().min(-0.6).max(0.8),
+  hitchUpM: z.number().min(0.1).max(1.2),
+  brake: z.enum(trailerBrakes),
+  /** Drag area it adds, m², and its width over all, m. */
+  cdaM2: z.number().min(0).max(1),
+  widthM: z.number().min(0.1).max(1.5),
+});
+export type Trailer = z.infer<typeof trailerSchema>;
+
+/** A common two-wheeled trailer, coupled at the axle, empty. */
+export const usualTrailer = (): Trailer => ({
+  massKg: 10,
+  loadKg: 0,
+  limitKg: null,
+  wheels: 2,
+  tyre: { beadM: 0.406, widthM: 0.047 },
+  drawbarM: 0.95,
+  loadAheadM: 0.08,
+  hitch: 'axle',
+  hitchBackM: 0.06,
+  hitchUpM: 0.34,
+  brake: 'none',
+  cdaM2: 0.15,
+  widthM: 0.75,
+});
 
 /** Most climbs of a road told in plain words. */
 export const MOST_CLIMBS = 20;
@@ -115,8 +185,15 @@ export type HelpHabit = (typeof helpHabits)[number];
 export const briefSchema = z.object({
   purpose: z.enum(purposes),
   riders: z.array(riderSchema).min(1).max(8),
-  /** Which of the riders the plan is reckoned for. */
-  riding: z.int().min(0).max(7),
+  /** Who is on it, of the riders: the one who steers first, and nobody twice. */
+  aboard: z
+    .array(aboardSchema)
+    .min(1)
+    .max(4)
+    .refine((all) => all[0]?.seat === 'main' && all.filter((a) => a.seat === 'main').length === 1, {
+      error: 'whoever steers comes first, and nobody else steers',
+    })
+    .refine((all) => new Set(all.map((a) => a.rider)).size === all.length, { error: 'nobody sits in two places' }),
   /** How the motor helps, and at which of the kit's steps; null: the kit's usual way at the least step that holds cruise. */
   assist: z
     .object({ law: z.enum(helpHabits), step: z.int().min(1).max(9).nullable() })
@@ -125,7 +202,8 @@ export const briefSchema = z.object({
   cargoKg: z.number().min(0).max(300),
   posture: z.enum(postures),
   panniers: z.boolean(),
-  trailer: z.boolean(),
+  /** What is towed; null for nothing. */
+  trailer: trailerSchema.nullable(),
   rangeWantedM: z.number().min(0).max(500_000),
   /** Extra share of the wanted range to keep in hand. */
   reserve: z.number().min(0).max(1),
@@ -163,12 +241,12 @@ export const usualRider = (): Rider => ({
 export const usualBrief = (): Brief => ({
   purpose: 'commute',
   riders: [usualRider()],
-  riding: 0,
+  aboard: [{ rider: 0, seat: 'main', pedals: true }],
   assist: null,
   cargoKg: 5,
   posture: 'upright',
   panniers: false,
-  trailer: false,
+  trailer: null,
   rangeWantedM: 30_000,
   reserve: 0.2,
   cruiseMs: 22 / 3.6,
@@ -184,11 +262,57 @@ export const usualBrief = (): Brief => ({
   route: null,
 });
 
-/** The rider the plan is reckoned for. */
+/** Who steers: the rider the saddle, the bars and the gears are for. */
 export function ridingNow(brief: Brief): Rider {
-  const rider = brief.riders[brief.riding] ?? brief.riders[0];
+  const rider = brief.riders[brief.aboard[0]?.rider ?? 0] ?? brief.riders[0];
   if (!rider) throw new RangeError('a brief needs a rider');
   return rider;
+}
+
+/** Seats a kind of vehicle can have. */
+export function seatsFor(kind: VehicleKind): Seat[] {
+  const { twoCranks, box, seat, boom } = kindTraits[kind];
+  return seats.filter((s) => {
+    if (s === 'main') return true;
+    if (s === 'second') return twoCranks;
+    if (s === 'box') return box;
+    if (s === 'deck') return kind === 'longtail';
+    return seat === 'saddle' && !boom && !box;
+  });
+}
+
+/** One person aboard with their seat. */
+export interface Person {
+  rider: Rider;
+  seat: Seat;
+  pedals: boolean;
+}
+
+/** Everybody aboard, who steers first; a place whose rider is no longer listed stands empty. */
+export function peopleAboard(brief: Brief): Person[] {
+  const main = { rider: ridingNow(brief), seat: 'main' as const, pedals: brief.aboard[0]?.pedals ?? true };
+  const others = brief.aboard.slice(1).flatMap(({ rider, seat, pedals }): Person[] => {
+    const person = brief.riders[rider];
+    // Only a second saddle has cranks of its own.
+    return person ? [{ rider: person, seat, pedals: pedals && seat === 'second' }] : [];
+  });
+  return [main, ...others];
+}
+
+/** Mass of everybody aboard, kg. */
+export function peopleKg(brief: Brief): number {
+  return peopleAboard(brief).reduce((sum, { rider }) => sum + rider.massKg, 0);
+}
+
+/** Who may steer, one at a time: all riders but those who sit elsewhere aboard. */
+export function whoSteers(brief: Brief): Rider[] {
+  const elsewhere = new Set(brief.aboard.slice(1).map((a) => a.rider));
+  return brief.riders.filter((_, i) => !elsewhere.has(i));
+}
+
+/** The heaviest of those who may steer, kg. */
+export function heaviestRider(brief: Brief): number {
+  return Math.max(ridingNow(brief).massKg, ...whoSteers(brief).map((r) => r.massKg));
 }
 
 /** Range wanted with its reserve, m. */

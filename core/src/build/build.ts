@@ -2,6 +2,7 @@ import { z } from '../reading/zod.ts';
 import { donorSchema, emptyDonor } from '../donor/donor.ts';
 import { legalClassSchema } from '../parts/law.ts';
 import { partSchema } from '../parts/part.ts';
+import { arrivalSchema } from './arrivals.ts';
 import { briefSchema, usualBrief } from './brief.ts';
 import { choiceSchema, usualChoice } from './choice.ts';
 import { fixSchema } from './fixes.ts';
@@ -11,7 +12,7 @@ import { schoolsSchema, usualSchools } from './schools.ts';
 import { usualWeights, weightsSchema } from './weights.ts';
 
 export const BUILD_SCHEMA = 'jolly-sprocket/build';
-export const BUILD_VERSION = 4;
+export const BUILD_VERSION = 5;
 
 /** Everything a person said, measured and chose, a section a file. The only truth: plans are derived from it. */
 export const buildSchema = z.object({
@@ -35,6 +36,8 @@ export const buildSchema = z.object({
   fixes: z.array(fixSchema).max(400),
   /** Parts marked as ordered, by part id. */
   orders: z.record(z.string().max(80), orderSchema),
+  /** What was measured of parts when they arrived, by part id: it counts above their data. */
+  arrivals: z.record(z.string().max(80), arrivalSchema).default({}),
   /** How often it was written, by whoever wrote it: two versions of one build are told apart and merged by it. */
   revision: z.int().min(0).default(0),
   createdAt: z.iso.datetime(),
@@ -60,6 +63,7 @@ export function newBuild(id: string, name: string, now: string): Build {
     overrides: [],
     fixes: [],
     orders: {},
+    arrivals: {},
     revision: 0,
     createdAt: now,
     updatedAt: now,

@@ -1,7 +1,8 @@
 import { z } from '../reading/zod.ts';
 import { packPlaces } from '../parts/pack.ts';
 
-const tyreSizeSchema = z.object({ beadM: z.number().min(0.1).max(0.75), widthM: z.number().min(0.015).max(0.15) });
+/** A tyre as a choice or a description names it, m. */
+export const tyreSizeSchema = z.object({ beadM: z.number().min(0.1).max(0.75), widthM: z.number().min(0.015).max(0.15) });
 
 /** What a pack is held by. */
 export const fixings = ['bosses', 'clamps', 'straps', 'stands'] as const;
@@ -23,6 +24,8 @@ export const choiceSchema = z.object({
   /** Null keeps what the donor (or a mid-drive kit) brings. */
   ringId: z.string().nullable(),
   clusterId: z.string().nullable(),
+  /** A hub gear or stepless hub to be laced in; null keeps what the donor has. */
+  hubGearId: z.string().nullable().default(null),
   /** Torque arms the builder means to fit. */
   torqueArms: z.int().min(0).max(2),
   /** Assist limit to set, m/s; null leaves the kit's own. */
@@ -40,6 +43,7 @@ export const usualChoice = (): Choice => ({
   newWheels: { rear: null, front: null },
   ringId: null,
   clusterId: null,
+  hubGearId: null,
   torqueArms: 1,
   assistLimitMs: null,
   usesThrottle: false,

@@ -59,7 +59,7 @@ export function mergedTakings(takings: readonly Taking[]): Taking[] {
 export type ChoiceChange = Partial<
   Pick<
     Choice,
-    'kitId' | 'packId' | 'packPlace' | 'ringId' | 'clusterId' | 'torqueArms' | 'assistLimitMs' | 'usesThrottle'
+    'kitId' | 'packId' | 'packPlace' | 'ringId' | 'clusterId' | 'hubGearId' | 'torqueArms' | 'assistLimitMs' | 'usesThrottle'
   >
 >;
 

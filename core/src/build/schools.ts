@@ -13,6 +13,16 @@ export const schoolsSchema = z.object({
   kitSource: z.enum(['oneSupplier', 'mix']),
   leadAcid: z.enum(['lastResort', 'accept']),
   rimBrakes: z.enum(['upgraded', 'discs']),
+  hubArms: z.enum(['always', 'aboveTorque']).default('always'),
+  controllerPlace: z.enum(['ownBox', 'inMotor']).default('ownBox'),
+  levers: z.enum(['kitLevers', 'keepOwn']).default('kitLevers'),
+  brakeLever: z.enum(['cutOnly', 'electric']).default('cutOnly'),
+  cadenceSensor: z.enum(['fitted', 'leftOff']).default('fitted'),
+  midAxle: z.enum(['exact', 'longer']).default('exact'),
+  crankOffset: z.enum(['corrected', 'left']).default('corrected'),
+  newChain: z.enum(['ifWorn', 'always']).default('ifWorn'),
+  entry: z.enum(['dripLoop', 'sealed']).default('dripLoop'),
+  leads: z.enum(['outside', 'inside']).default('outside'),
 });
 export type Schools = z.infer<typeof schoolsSchema>;
 export type SchoolId = keyof Schools;
@@ -30,4 +40,14 @@ export const usualSchools: Schools = {
   kitSource: 'mix',
   leadAcid: 'lastResort',
   rimBrakes: 'upgraded',
+  hubArms: 'always',
+  controllerPlace: 'ownBox',
+  levers: 'kitLevers',
+  brakeLever: 'cutOnly',
+  cadenceSensor: 'fitted',
+  midAxle: 'exact',
+  crankOffset: 'corrected',
+  newChain: 'ifWorn',
+  entry: 'dripLoop',
+  leads: 'outside',
 };

@@ -114,4 +114,93 @@ export const schools: { [K in SchoolId]: School & { sides: Record<Schools[K], { 
       discs: { words: 'discs above that', reason: 'Wet rims and a loaded bike do not go together.' },
     },
   },
+  hubArms: {
+    title: 'Torque arms on a hub',
+    question: 'Does every hub motor want an arm?',
+    sides: {
+      always: { words: 'always', reason: 'It costs little, and a slot that opens once throws the wheel.' },
+      aboveTorque: {
+        words: 'above a torque',
+        reason: 'Below 40 N·m thick steel slots and a keyed washer hold; an arm badly fitted is worse than none.',
+      },
+    },
+  },
+  controllerPlace: {
+    title: 'Controller',
+    question: 'In the motor, or in a box of its own?',
+    sides: {
+      ownBox: { words: 'a box of its own', reason: 'It cools in the wind and is changed without opening the motor.' },
+      inMotor: { words: 'in the motor', reason: 'One box and a bundle of leads fewer; nothing to find a place for.' },
+    },
+  },
+  levers: {
+    title: 'Brake levers',
+    question: 'Keep the levers there are, or take the kit’s?',
+    sides: {
+      kitLevers: { words: 'the kit’s levers', reason: 'The switch is inside, dry, and sure to move with the lever.' },
+      keepOwn: {
+        words: 'keep mine, add sensors',
+        reason: 'They fit the hand, the brake and the shifter already; a magnet and a sensor are enough.',
+      },
+    },
+  },
+  brakeLever: {
+    title: 'Electric braking',
+    question: 'Should a lever brake with the motor, or only cut it?',
+    sides: {
+      cutOnly: { words: 'cut only', reason: 'Braking torque works the axle both ways, and a full battery refuses it.' },
+      electric: { words: 'brake with the motor', reason: 'Pads last, and long descents heat the motor instead of the rims.' },
+    },
+  },
+  cadenceSensor: {
+    title: 'Cadence sensor',
+    question: 'Fit the cadence sensor, or ride by throttle alone?',
+    sides: {
+      fitted: { words: 'fitted', reason: 'Help comes with the pedals, as most rules ask, and hands stay free.' },
+      leftOff: {
+        words: 'left off, with a throttle',
+        reason: 'Nothing to knock out of line, and no push when feet only turn over.',
+      },
+    },
+  },
+  midAxle: {
+    title: 'Mid-drive axle',
+    question: 'An axle for this shell, or a longer one for the next frame?',
+    sides: {
+      exact: { words: 'exact', reason: 'Cranks stand as near as they can, and no stack of spacers works loose.' },
+      longer: { words: 'longer, with spacers', reason: 'The same motor then goes on the next, wider frame.' },
+    },
+  },
+  crankOffset: {
+    title: 'Cranks off centre',
+    question: 'A mid-drive sets the cranks off centre: correct it?',
+    sides: {
+      corrected: { words: 'corrected', reason: 'Hips and knees notice a centimetre within an hour.' },
+      left: { words: 'left as it is', reason: 'Many riders never notice, and offset cranks are one more thing to buy.' },
+    },
+  },
+  newChain: {
+    title: 'Chain',
+    question: 'A new chain with the motor?',
+    sides: {
+      ifWorn: { words: 'only if the gauge says so', reason: 'A chain in its middle age has bedded in with its cogs.' },
+      always: { words: 'always', reason: 'A motor finds the weak link on the first hill.' },
+    },
+  },
+  entry: {
+    title: 'Where leads enter',
+    question: 'A drip loop, or sealed straight in?',
+    sides: {
+      dripLoop: { words: 'a drip loop below', reason: 'Water runs off the lowest point whatever the seal does.' },
+      sealed: { words: 'sealed, straight in', reason: 'Nothing hangs out; but a seal that fails has no second chance.' },
+    },
+  },
+  leads: {
+    title: 'Leads',
+    question: 'Inside the frame, or tied outside?',
+    sides: {
+      outside: { words: 'tied outside', reason: 'They are seen, reached and changed in minutes.' },
+      inside: { words: 'inside the frame', reason: 'Nothing to snag, and it looks like a bicycle.' },
+    },
+  },
 };

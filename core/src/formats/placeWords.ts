@@ -16,6 +16,7 @@ const sections: Record<string, string> = {
   overrides: 'Set aside',
   fixes: 'Remedy taken',
   orders: 'Ordered',
+  arrivals: 'Measured on arrival',
 };
 
 /** Fields as their screens name them, and what their numbers measure. */
@@ -23,7 +24,9 @@ const fields: Record<string, { words: string; dimension?: Dimension }> = {
   name: { words: 'Name' },
   variant: { words: 'Variant' },
   'brief.purpose': { words: 'Purpose' },
-  'brief.riding': { words: 'Who rides' },
+  'brief.aboard': { words: 'Who is aboard' },
+  'brief.trailer.massKg': { words: 'Trailer, empty', dimension: 'mass' },
+  'brief.trailer.loadKg': { words: 'Trailer’s load', dimension: 'mass' },
   'brief.cargoKg': { words: 'Load carried', dimension: 'mass' },
   'brief.posture': { words: 'Posture' },
   'brief.panniers': { words: 'Load in panniers' },
@@ -51,6 +54,7 @@ const fields: Record<string, { words: string; dimension?: Dimension }> = {
   'choice.packSpot': { words: 'Battery’s spot' },
   'choice.ringId': { words: 'Ring' },
   'choice.clusterId': { words: 'Cogs' },
+  'choice.hubGearId': { words: 'Hub gear' },
   'choice.torqueArms': { words: 'Torque arms' },
   'choice.assistLimitMs': { words: 'Assist limit', dimension: 'speed' },
 };

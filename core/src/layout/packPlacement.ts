@@ -42,6 +42,7 @@ export function packPlacements(placing: Placing, pack: Pack, kit: Kit | null = p
     brief.cargoKg,
     brief.panniers,
     brief.trailer,
+    brief.aboard,
     schools.battery,
     choice.packPlace,
     choice.packSpot,
@@ -178,8 +179,8 @@ export function packMass(placing: Placing, pack: Pack | null): PackMass {
   if (!pack) return { kg: COMMON_PACK_MASS, at: null };
   // Where a motor hangs does not move the pack by more than a hand: candidates share one place for all kits, and only
   // the plan of what is chosen takes the place beside its own.
-  const { outline } = chosenPlacement(placing, pack, placing.detail ? placing.kit : null);
-  return { kg: pack.massKg, at: middleOf(outline) };
+  const { outline, place, lies } = chosenPlacement(placing, pack, placing.detail ? placing.kit : null);
+  return { kg: pack.massKg, at: middleOf(outline), towed: place === 'trailer' && lies !== null };
 }
 
 /** Middle of an outline's corners, m. */

@@ -4,8 +4,10 @@ import { add, left, lengthOf, scale, sub, unit, type Point } from '../donor/fram
 import type { Donor, MainTube, SurveyItemId } from '../donor/donor.ts';
 import type { DonorGeometry } from '../donor/geometry.ts';
 import { kindTraits } from '../donor/kinds.ts';
+import type { Trailer } from '../build/brief.ts';
 import type { Kit } from '../parts/kit.ts';
 import type { PackPlace } from '../parts/pack.ts';
+import { tyreRadius } from '../quantity/tyre.ts';
 import { kneePath } from './knees.ts';
 import { chainPieces, hull, piece, type Piece } from './shapes.ts';
 import { suspensionAt } from './suspension.ts';
@@ -99,13 +101,17 @@ const SHELL_RADIUS = 0.0205;
 /** Steps in which travel is drawn out; between steps the way is bridged by hulls. */
 const TRAVEL_STEPS = 12;
 
+/** Half of a trailer’s bed, and how far it lies above its axle, m. Source: project, common cargo trailers. */
+const BED_HALF = 0.4;
+const BED_ABOVE_AXLE = 0.05;
+
 /** What a room is made from. */
 export interface RoomFrom {
   donor: Donor;
   geometry: DonorGeometry;
   statureM: number;
   kit: Kit | null;
-  trailer: boolean;
+  trailer: Trailer | null;
 }
 
 /** Obstacles and carrying faces of a vehicle, in its side view. */
@@ -320,7 +326,7 @@ function faceOf(t: Tube, side: 1 | -1, from: number, to: number): Point[] {
   return kept;
 }
 
-function mountsOf(donor: Donor, g: DonorGeometry, trailer: boolean): Mount[] {
+function mountsOf(donor: Donor, g: DonorGeometry, trailer: Trailer | null): Mount[] {
   const { survey, kind } = donor;
   const out: Mount[] = [];
   const put = (m: Omit<Mount, 'lengthM' | 'overhangM' | 'bossesM' | 'tubeM'> & Partial<Mount>): void => {
@@ -462,17 +468,20 @@ function mountsOf(donor: Donor, g: DonorGeometry, trailer: boolean): Mount[] {
       on: ['box floor', 'rack', 'main beam'],
     });
   }
-  if (trailer)
+  if (trailer) {
+    const axle = g.rearAxle.x - trailer.hitchBackM - trailer.drawbarM;
+    const y = tyreRadius(trailer.tyre) + BED_ABOVE_AXLE;
     put({
       place: 'trailer',
       name: 'the trailer’s bed',
       face: [
-        { x: -g.rearRadiusM - 1.05, y: 0.34 },
-        { x: -g.rearRadiusM - 0.35, y: 0.34 },
+        { x: axle - BED_HALF, y },
+        { x: Math.min(axle + BED_HALF, g.rearAxle.x - g.rearRadiusM - 0.05), y },
       ],
       side: 1,
       on: [],
     });
+  }
   return out.filter((m) => m.lengthM > 0.05);
 }
 

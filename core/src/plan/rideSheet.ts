@@ -1,5 +1,4 @@
 import { neededRange } from '../build/brief.ts';
-import { BRAKES_JUDGED_TO } from '../constants.ts';
 import { nominalVolts } from '../pack/battery.ts';
 import { packLife, type PackLife } from '../pack/life.ts';
 import { voltsSuit } from '../pack/volts.ts';
@@ -12,7 +11,7 @@ import { fullDrive, startGrade, steadyLoad } from '../ride/steady.ts';
 import type { RideSystem } from '../ride/system.ts';
 import { goingSafely, type Caution } from '../safety/going.ts';
 import type { PlanContext } from '../vehicle/context.ts';
-import { assistLimit, systemOf } from '../vehicle/system.ts';
+import { systemOf, tyreRolling } from '../vehicle/system.ts';
 
 /** A hill of the road: whether it is passed with a run-up, and from rest. */
 export interface HillStart {
@@ -74,7 +73,7 @@ export function rideJob(context: PlanContext): { job: SpreadJob; wantedM: number
 
 /** The ride of a build with its kit and pack, once over the road; null where either is not chosen. */
 export function rideSheet(context: PlanContext): RideSheet | null {
-  const { build, kit, pack, asItWillBe, geometry, added, shelf } = context;
+  const { build, kit, pack, asItWillBe } = context;
   if (!kit || !pack || !voltsSuit(kit, pack)) return null;
   const system = systemOf(build, asItWillBe);
   const route = build.brief.route ?? flatRoute;
@@ -93,17 +92,15 @@ export function rideSheet(context: PlanContext): RideSheet | null {
     account: once.account,
     hills: hillStarts(system, trace),
     scenarios: scenarios(build, system, route, wantedM),
-    cautions: goingSafely(build, geometry, kit, pack, {
+    cautions: goingSafely(context, {
       massKg: vehicle.massKg,
       cdaM2: vehicle.cdaM2,
       crr: vehicle.crr,
       rho,
-      speedMs: Math.min(assistLimit(build, asItWillBe) ?? build.brief.cruiseMs, BRAKES_JUDGED_TO),
+      speedMs: context.fastest.ms,
       segments,
       nominalVolts: nominalVolts(pack),
-      packAt: added.pack.at,
-      fittingsKg: added.fittingsKg,
-      stock: shelf,
+      trailerCrr: build.brief.trailer ? tyreRolling(build.brief.trailer.tyre) : 0,
     }),
     life: packLife(pack, once.whPerKm, build.brief.temperatureC),
     job: { system, route, brief: build.brief, seed: SEED },

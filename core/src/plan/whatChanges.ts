@@ -36,9 +36,10 @@ export function whatWouldChange(context: PlanContext, figure: FigureId): WhatCha
     return amount(r.climb.speedMs, 'speed');
   };
   const { brief } = build;
-  const riders = brief.riders.map((rider, i) => (i === brief.riding ? { ...rider, massKg: rider.massKg - 10 } : rider));
+  const steers = brief.aboard[0]?.rider ?? 0;
+  const riders = brief.riders.map((rider, i) => (i === steers ? { ...rider, massKg: rider.massKg - 10 } : rider));
   const harder = brief.riders.map((rider, i) =>
-    i === brief.riding
+    i === steers
       ? {
           ...rider,
           effort: rider.effort === 'none' ? ('easy' as const) : rider.effort,

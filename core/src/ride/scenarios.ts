@@ -1,4 +1,4 @@
-import { ridingNow } from '../build/brief.ts';
+import { heaviestRider, ridingNow } from '../build/brief.ts';
 import type { Build } from '../build/build.ts';
 import { EFFORT_WATTS } from '../constants.ts';
 import { simulate } from './simulate.ts';
@@ -31,7 +31,7 @@ const WIND_HOME = 5;
 export function scenarios(build: Build, system: RideSystem, route: Route, wantedM: number): Scenario[] {
   const { brief } = build;
   const rider = ridingNow(brief);
-  const heaviest = Math.max(...brief.riders.map((r) => r.massKg));
+  const heaviest = heaviestRider(brief);
   const cold = (s: RideSystem): RideSystem => ({
     ...s,
     air: { ...s.air, temperatureC: Math.min(s.air.temperatureC, COLD_C) },

@@ -1,9 +1,10 @@
-import { ridingNow } from '../build/brief.ts';
+import { peopleAboard, type Seat } from '../build/brief.ts';
 import type { Build } from '../build/build.ts';
 import { commonFrame } from '../donor/common.ts';
 import type { DonorGeometry, Point } from '../donor/geometry.ts';
-import { kindTraits } from '../donor/kinds.ts';
+import { kindTraits, type VehicleKind } from '../donor/kinds.ts';
 import type { Kit } from '../parts/kit.ts';
+import { trailerLoads, type TrailerLoads } from './trailer.ts';
 
 /** Where the weight stands: kg on each axle, and the centre of mass in the side view, m. */
 export interface AxleLoads {
@@ -20,9 +21,14 @@ const RIDER_ABOVE_SADDLE = 0.22;
 const VEHICLE_SHARE = 0.45;
 const VEHICLE_HEIGHT = 0.45;
 
+/** A child's or passenger's middle above what they sit on, m. Source: project. */
+const PASSENGER_ABOVE_SEAT = 0.25;
+/** Seat of a child's chair above the deck, m. Source: project, common chairs. */
+const CHAIR_UP = 0.15;
+
 /** One mass at its place in the side view, m. */
 export interface MassPoint {
-  id: 'rider' | 'vehicle' | 'load' | 'kit' | 'pack';
+  id: 'rider' | 'vehicle' | 'load' | 'kit' | 'pack' | 'hitch';
   label: string;
   kg: number;
   x: number;
@@ -33,6 +39,8 @@ export interface MassPoint {
 export interface PackMass {
   kg: number;
   at: Point | null;
+  /** It rides on the trailer, not on the bicycle. */
+  towed?: boolean;
 }
 
 /** What a conversion adds: the kit with its arms and fittings, and the pack where it lies. */
@@ -46,25 +54,59 @@ export interface Added {
 /** Nothing added: the donor as it is. */
 export const NOTHING_ADDED: Added = { kit: null, fittingsKg: 0, pack: { kg: 0, at: null } };
 
-/** Everything that moves, each at its place. */
-export function massPoints(build: Build, g: DonorGeometry, { kit, fittingsKg, pack }: Added): MassPoint[] {
+/** The trailer behind with what rides on it; null where nothing is towed. */
+export function towed({ brief }: Pick<Build, 'brief'>, { pack }: Added): TrailerLoads | null {
+  return brief.trailer ? trailerLoads(brief.trailer, pack.towed ? pack.kg : 0) : null;
+}
+
+/** Where a person sits: the middle of their mass, m. */
+function seatedAt(seat: Seat, g: DonorGeometry, kind: VehicleKind): { x: number; h: number } {
+  const deckMiddle = (g.rackDeck.from.x + g.rackDeck.to.x) / 2;
+  const straddled = kindTraits[kind].seat !== 'seat';
+  // On a tandem whoever steers sits in front.
+  const main = g.secondSaddle ?? g.saddle;
+  const reach = g.grip.x - main.x;
+  // On a saddle a rider leans towards the bar.
+  const on = (at: Point): { x: number; h: number } => ({ x: at.x + reach * 0.2, h: at.y + RIDER_ABOVE_SADDLE });
+  switch (seat) {
+    case 'main':
+      return straddled ? on(main) : { x: main.x + 0.1, h: main.y + 0.12 };
+    case 'second':
+      return g.secondSaddle ? on(g.saddle) : { x: deckMiddle, h: g.rackDeck.from.y + PASSENGER_ABOVE_SEAT };
+    case 'childBehind':
+      return { x: deckMiddle, h: g.rackDeck.from.y + CHAIR_UP + PASSENGER_ABOVE_SEAT };
+    case 'childAhead':
+      return { x: main.x + reach * 0.6, h: main.y + PASSENGER_ABOVE_SEAT };
+    case 'deck':
+      return { x: deckMiddle, h: g.rackDeck.from.y + PASSENGER_ABOVE_SEAT };
+    case 'box':
+      return g.box
+        ? {
+            x: g.box.reduce((sum, p) => sum + p.x, 0) / g.box.length,
+            h: Math.min(...g.box.map((p) => p.y)) + 0.05 + PASSENGER_ABOVE_SEAT,
+          }
+        : { x: deckMiddle, h: g.rackDeck.from.y + PASSENGER_ABOVE_SEAT };
+  }
+}
+
+/** Everything that stands on the vehicle's own wheels, each at its place; of a trailer what presses on its coupling. */
+export function massPoints(build: Build, g: DonorGeometry, added: Added): MassPoint[] {
+  const { kit, fittingsKg, pack } = added;
   const { brief, donor } = build;
   const wheelbase = g.frontAxle.x - g.rearAxle.x;
-  const rider = ridingNow(brief);
   const own = donor.survey.vehicleMass?.value ?? commonFrame[donor.kind].vehicleMass;
   const cargoAt = g.box
     ? g.box.reduce((sum, p) => sum + p.x, 0) / g.box.length
     : (g.rackDeck.from.x + g.rackDeck.to.x) / 2;
   const cargoHigh = g.box ? Math.min(...g.box.map((p) => p.y)) + 0.15 : g.rackDeck.from.y + 0.1;
-  const seated = kindTraits[donor.kind].seat === 'seat';
+  const trailer = towed(build, added);
   return [
-    {
+    ...peopleAboard(brief).map(({ rider, seat }, i): MassPoint => ({
       id: 'rider',
-      label: rider.name === '' ? 'Rider' : rider.name,
+      label: rider.name !== '' ? rider.name : i === 0 ? 'Rider' : `Rider ${i + 1}`,
       kg: rider.massKg,
-      x: g.saddle.x + (seated ? 0.1 : (g.grip.x - g.saddle.x) * 0.2),
-      h: g.saddle.y + (seated ? 0.12 : RIDER_ABOVE_SADDLE),
-    },
+      ...seatedAt(seat, g, donor.kind),
+    })),
     { id: 'vehicle', label: 'Vehicle', kg: own, x: wheelbase * VEHICLE_SHARE, h: VEHICLE_HEIGHT },
     { id: 'load', label: 'Load', kg: brief.cargoKg, x: cargoAt, h: cargoHigh },
     {
@@ -77,16 +119,27 @@ export function massPoints(build: Build, g: DonorGeometry, { kit, fittingsKg, pa
     {
       id: 'pack',
       label: 'Battery',
-      kg: pack.kg,
+      kg: pack.towed ? 0 : pack.kg,
       x: pack.at?.x ?? (g.triangle ? (g.triangle.bracket.x + g.triangle.head.x) / 2 : g.rackDeck.from.x + 0.2),
       h: pack.at?.y ?? g.bracket.y + 0.25,
     },
+    ...(trailer && brief.trailer
+      ? [
+          {
+            id: 'hitch' as const,
+            label: 'Trailer on its coupling',
+            kg: trailer.hitchKg,
+            x: g.rearAxle.x - brief.trailer.hitchBackM,
+            h: brief.trailer.hitchUpM,
+          },
+        ]
+      : []),
   ];
 }
 
 /**
  * Load on each axle at rest on the level, from the masses at their places; the weighed load on the rear
- * axle takes the rider's and vehicle's place where it was measured. Good to about 5 kg unweighed.
+ * axle takes the place of everybody aboard and the vehicle where it was measured. Good to about 5 kg unweighed.
  */
 export function axleLoads(build: Build, geometry: DonorGeometry, added: Added): AxleLoads {
   const g = geometry;
@@ -97,11 +150,12 @@ export function axleLoads(build: Build, geometry: DonorGeometry, added: Added): 
   let xM = masses.reduce((sum, m) => sum + m.kg * m.x, 0) / totalKg;
   const weighed = build.donor.survey.rearWheelShare?.value;
   if (weighed !== undefined) {
-    // Rider and vehicle as weighed; what the plan adds comes on top at its own place.
-    const base = (masses[0]?.kg ?? 0) + (masses[1]?.kg ?? 0);
+    // People and vehicle as weighed; what the plan adds comes on top at its own place.
+    const onScale = (m: MassPoint): boolean => m.id === 'rider' || m.id === 'vehicle';
+    const base = masses.reduce((sum, m) => sum + (onScale(m) ? m.kg : 0), 0);
     const rear = Math.min(weighed, base);
-    const moment = (base - rear) * wheelbase + masses.slice(2).reduce((sum, m) => sum + m.kg * m.x, 0);
-    xM = moment / totalKg;
+    xM =
+      ((base - rear) * wheelbase + masses.reduce((sum, m) => sum + (onScale(m) ? 0 : m.kg * m.x), 0)) / totalKg;
   }
   const frontKg = (totalKg * xM) / wheelbase;
   return { totalKg, rearKg: totalKg - frontKg, frontKg, xM, hM };

@@ -10,6 +10,7 @@ import {
   shedsW,
   stoppingCaution,
   stoppingDistance,
+  stoppingOf,
   tipCaution,
 } from './going.ts';
 
@@ -40,7 +41,11 @@ describe('going safely', () => {
     const c = contextOf(w);
     const base = c.geometry.frontAxle.x;
     const say = (massKg: number, hM: number) =>
-      stoppingCaution(w.build, c.geometry, massKg, 25 / 3.6, { xM: base / 2, hM });
+      stoppingCaution(
+        stoppingOf({ front: 'discCable', rear: 'discCable' }, massKg, { xM: base / 2, hM }, base, null),
+        massKg,
+        25 / 3.6,
+      );
     const decel = (x: ReturnType<typeof say>): string => phraseText(x.lines[2]?.value ?? [], 'metric');
     // Grip 0.8 and 0.4 of g: 7.8 and 3.9; brakes 6 and 5; tipping far off.
     expect(decel(say(100, 0.5))).to.equal('6.0 and 3.9 m/s²');
@@ -51,13 +56,14 @@ describe('going safely', () => {
     // 5 · 100 ÷ m < 2.2 from 227.3 kg.
     expect(say(227, 0.5).state).to.equal('fine');
     expect(say(228, 0.5).state).to.equal('care');
-    measure(w, 'frontBrake', undefined);
+    expect(c.stopping).not.to.equal(null);
     Reflect.deleteProperty(w.build.donor.survey, 'frontBrake');
-    expect(stoppingCaution(w.build, c.geometry, 100, 7, { xM: 0.5, hM: 0.9 }).state).to.equal('unknown');
+    expect(contextOf(w).stopping).to.equal(null);
+    expect(stoppingCaution(null, 100, 7).state).to.equal('unknown');
   });
 
   it('a long descent heats the brakes by m·g·sin θ less air and rolling; a short ramp does not', () => {
-    const w = world({ survey: { frontBrake: 'rim', rearBrake: 'roller' } });
+    const brakes = { front: 'rim', rear: 'roller', frontRotorM: undefined, rearRotorM: undefined } as const;
     const held = 25 / 3.6;
     const watts = (m: number, slope: number): number =>
       (m * G * Math.sin(Math.atan(slope)) -
@@ -65,7 +71,7 @@ describe('going safely', () => {
         0.5 * 1.2 * 0.6 * held * held) *
       held;
     const on = (m: number, slope: number, lengthM: number) =>
-      descentCaution(w.build, m, 0.6, 0.007, [{ lengthM, grade: -slope, targetMs: 7, stop: false }], 1.2);
+      descentCaution(brakes, m, 0.6, 0.007, [{ lengthM, grade: -slope, targetMs: held, stop: false }], 1.2);
     expect(phraseText(on(120, 0.08, 400).lines[1]?.value ?? [], 'metric')).to.match(
       new RegExp(`^${Math.round(watts(120, 0.08))}\\b`),
     );
@@ -82,7 +88,7 @@ describe('going safely', () => {
     // A slope under 1.5 % is no descent, and a level stretch ends one.
     expect(on(300, 0.0149, 900).lines[0]?.value).to.deep.equal(['none that warms them']);
     const broken = descentCaution(
-      w.build,
+      brakes,
       120,
       0.6,
       0.007,

@@ -7,6 +7,16 @@ export interface StartCap {
   limit: 'the tyre slips' | 'the front wheel lifts';
 }
 
+/** A trailer behind, as a start feels it. */
+export interface Towing {
+  /** Weight on its own axle ÷ weight on the vehicle’s wheels. */
+  share: number;
+  /** Crr of its tyres with the surface’s. */
+  rolling: number;
+  /** Height of the coupling, m. */
+  upM: number;
+}
+
 /** Steeper than any road, rise over run: where nothing caps a start before, this does. */
 const STEEPEST = 2;
 
@@ -17,6 +27,7 @@ const STEEPEST = 2;
  * @param wheelbaseM m
  * @param rolling Crr with the surface's
  * @param friction μ of tyre on that surface, dry
+ * @param towing what is behind, by the weight on the vehicle's own wheels
  */
 export function startCap(
   { xM, hM }: Pick<AxleLoads, 'xM' | 'hM'>,
@@ -24,16 +35,19 @@ export function startCap(
   driven: 'front' | 'rear',
   rolling: number,
   friction: number,
+  towing: Towing | null = null,
 ): StartCap {
   const at = (grade: number): StartCap['limit'] | null => {
     const angle = Math.atan(grade);
     const [cos, sin] = [Math.cos(angle), Math.sin(angle)];
     // All by the weight m·g, which cancels out.
-    const pull = rolling * cos + sin;
-    const front = (xM * cos - hM * sin) / wheelbaseM;
+    const tow = towing ? towing.share * (towing.rolling * cos + sin) : 0;
+    const pull = rolling * cos + sin + tow;
+    // The coupling pulls back at its height, which takes load off the front.
+    const front = (xM * cos - hM * sin - (towing ? tow * towing.upM : 0)) / wheelbaseM;
     const load = driven === 'front' ? front : cos - front;
     if (pull > friction * Math.max(0, load)) return 'the tyre slips';
-    return driven === 'rear' && pull * hM > xM * cos - hM * sin ? 'the front wheel lifts' : null;
+    return driven === 'rear' && pull * hM > front * wheelbaseM ? 'the front wheel lifts' : null;
   };
   const level = at(0);
   if (level !== null) return { grade: 0, limit: level };

@@ -1,17 +1,21 @@
 import { ridingNow } from '../build/brief.ts';
 import type { Build } from '../build/build.ts';
 import type { Taking } from '../build/remedy.ts';
-import { COMMON_PACK_MASS, SURFACE_GRIP, SURFACE_ROLLING } from '../constants.ts';
+import { COMMON_PACK_MASS, SURFACE_GRIP, SURFACE_ROLLING, UNLIMITED_SPEED } from '../constants.ts';
 import { donorGeometry, type DonorGeometry } from '../donor/geometry.ts';
 import { packMass } from '../layout/packPlacement.ts';
 import { voltsSuit } from '../pack/volts.ts';
+import type { Cluster } from '../parts/gearParts.ts';
 import type { Kit } from '../parts/kit.ts';
 import type { LegalClass } from '../parts/law.ts';
 import type { Pack } from '../parts/pack.ts';
 import type { Shelf } from '../parts/part.ts';
 import type { RouteSteps } from '../ride/simulate.ts';
-import { axleLoads, type Added, type AxleLoads } from '../safety/axleLoads.ts';
+import { axleLoads, towed, type Added, type AxleLoads } from '../safety/axleLoads.ts';
+import { steadySpeed } from '../ride/steady.ts';
+import { stoppingOf, type Stopping } from '../safety/going.ts';
 import { startCap, type StartCap } from '../safety/starting.ts';
+import { trailerLoads, type TrailerLoads } from '../safety/trailer.ts';
 import { chosenParts, type Chosen } from './chosen.ts';
 import type { Gearing } from './gearing.ts';
 import {
@@ -24,8 +28,14 @@ import {
   type RangeBand,
   type Reckoning,
 } from './reckon.ts';
-import { tyreRolling } from './system.ts';
+import { assistLimit, systemOf, tyreRolling } from './system.ts';
 import { AS_IT_IS, massOf, resolveVehicle, type Vehicle } from './vehicle.ts';
+
+/** Whether a cluster goes on a kit’s own hub; any does where the donor’s wheel stays. */
+function goesOn(cluster: Cluster | null, kit: Kit | null): boolean {
+  const hub = kit?.hub?.place === 'rear' ? kit.hub : null;
+  return cluster !== null && (!hub || (hub.clusterMount === cluster.mount && cluster.cogs.length <= hub.maxCogs));
+}
 
 /** How steep a start goes, rise over run, and what holds it there. */
 export interface Start {
@@ -87,6 +97,7 @@ export class PlanContext {
   private spread: RangeBand | null | undefined;
   private standing: AxleLoads | undefined;
   private cap: StartCap | undefined;
+  private speed: { ms: number; helpedMs: number } | undefined;
 
   private constructor(
     ground: Ground,
@@ -163,13 +174,15 @@ export class PlanContext {
   /** The vehicle with the kit and pack in question, the gears chosen, and what was taken. */
   get asItWillBe(): Vehicle {
     if (!this.after) {
-      const { kit, ring, cluster } = this.chosen;
+      const { kit, ring, cluster, hubGear } = this.chosen;
       this.after = resolveVehicle(this.build, this.shelf, {
         kit: this.kit,
         pack: this.pack,
         // A ring is chosen for one kit's spider; another kit brings its own.
         ring: this.kit?.id === kit?.id ? ring : null,
-        cluster,
+        // Cogs chosen for another hub stay with it.
+        cluster: this.kit?.id === kit?.id || goesOn(cluster, this.kit) ? cluster : null,
+        hubGear,
         taken: this.taken,
       });
     }
@@ -183,6 +196,19 @@ export class PlanContext {
   /** All that moves, kg. */
   get systemMassKg(): number {
     return this.asItWillBe.massKg;
+  }
+
+  /** What stands on the vehicle’s own wheels, kg: all that moves less what a trailer’s axle bears. */
+  get onWheelsKg(): number {
+    return this.systemMassKg - (this.trailer?.axleKg ?? 0);
+  }
+
+  /** The trailer behind with what rides on it; null where nothing is towed. */
+  get trailer(): TrailerLoads | null {
+    const { trailer } = this.build.brief;
+    if (!trailer) return null;
+    // A pack in question counts where it lies; a common one is not put on a trailer.
+    return this.pack ? towed(this.build, this.added) : trailerLoads(trailer, 0);
   }
 
   /** The vehicle itself with kit, fittings and pack, kg; a common pack where none is in question. */
@@ -209,9 +235,50 @@ export class PlanContext {
       const tyre = this.asItWillBe.tyres[driven];
       const rolling = tyreRolling(tyre) + SURFACE_ROLLING[surface];
       const base = this.geometry.frontAxle.x - this.geometry.rearAxle.x;
-      this.cap = startCap(this.axleLoads, base, driven, rolling, SURFACE_GRIP[surface]);
+      const behind = towed(this.build, this.added);
+      const { trailer } = this.build.brief;
+      const towing =
+        behind && trailer
+          ? {
+              share: behind.axleKg / this.axleLoads.totalKg,
+              rolling: tyreRolling(trailer.tyre) + SURFACE_ROLLING[surface],
+              upM: trailer.hitchUpM,
+            }
+          : null;
+      this.cap = startCap(this.axleLoads, base, driven, rolling, SURFACE_GRIP[surface], towing);
     }
     return this.cap;
+  }
+
+  /** What must be stopped and by what; null while the brakes have not been looked at. */
+  get stopping(): Stopping | null {
+    const { front, rear } = this.asItWillBe.brakes;
+    if (front === undefined || rear === undefined) return null;
+    const loads = this.trailer;
+    const { trailer } = this.build.brief;
+    return stoppingOf(
+      { front, rear },
+      this.systemMassKg,
+      this.axleLoads,
+      this.geometry.frontAxle.x,
+      trailer && loads ? { brake: trailer.brake, loads } : null,
+    );
+  }
+
+  /** How fast it goes on the flat with motor and legs, and of that what the motor helps to, m/s. */
+  get fastest(): { ms: number; helpedMs: number } {
+    if (!this.speed) {
+      const { kit, pack, build } = this;
+      const limit = assistLimit(build, { kit }) ?? Infinity;
+      const top =
+        kit && pack && voltsSuit(kit, pack)
+          ? (this.reckoned?.top.speedMs ?? steadySpeed(systemOf(build, this.asItWillBe), 0, 1).speedMs)
+          : Math.min(limit, UNLIMITED_SPEED);
+      // Faster than either only downhill, where the rider holds what the brief rides.
+      const ms = Math.max(top, build.brief.cruiseMs);
+      this.speed = { ms, helpedMs: Math.min(top, limit) };
+    }
+    return this.speed;
   }
 
   /** What the ride models say; null without kit or pack, or where their volts forbid it. */

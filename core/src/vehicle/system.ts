@@ -1,10 +1,8 @@
-import { ridingNow } from '../build/brief.ts';
+import { peopleAboard, ridingNow } from '../build/brief.ts';
 import type { Build } from '../build/build.ts';
 import {
   DRAG_AREA,
   DRAG_AREA_PANNIERS,
-  DRAG_AREA_TRAILER,
-  DRIVETRAIN_EFFICIENCY,
   EFFORT_WATTS,
   ROTATING_MASS_FURTHER_WHEEL,
   ROTATING_MASS_TWO_WHEELS,
@@ -13,9 +11,10 @@ import {
   TYRE_ROLLING,
 } from '../constants.ts';
 import { isTrike } from '../donor/kinds.ts';
-import { motorPlace } from '../parts/kit.ts';
+import { motorPlace, type Kit } from '../parts/kit.ts';
 import { tyreRadius, type TyreSize } from '../quantity/tyre.ts';
 import type { RideSystem } from '../ride/system.ts';
+import { trailerLoads } from '../safety/trailer.ts';
 import { helpOf } from './assist.ts';
 import type { Vehicle } from './vehicle.ts';
 
@@ -33,9 +32,36 @@ export function tyreRolling(tyre: TyreSize): number {
   return tyre.beadM < 0.4 ? base * SMALL_WHEEL_ROLLING : base;
 }
 
+/** Drag area of the posture with panniers, people in seats of their own and a trailer, m². */
 export function dragArea(build: Build): number {
-  const { posture, panniers, trailer } = build.brief;
-  return DRAG_AREA[posture] + (panniers ? DRAG_AREA_PANNIERS : 0) + (trailer ? DRAG_AREA_TRAILER : 0);
+  const { brief } = build;
+  const apart = peopleAboard(brief).filter((p) => p.seat !== 'main' && p.seat !== 'second' && p.seat !== 'box').length;
+  return (
+    DRAG_AREA[brief.posture] +
+    ((brief.panniers ? 1 : 0) + apart) * DRAG_AREA_PANNIERS +
+    (brief.trailer?.cdaM2 ?? 0)
+  );
+}
+
+/**
+ * Rolling resistance of all that moves: each wheel's tyre by the load on it. Front and rear of the vehicle count as the
+ * rear tyre; a trailer's tyres roll under what stands on its own axle.
+ */
+export function rollingOf(build: Build, vehicle: Vehicle): number {
+  const { trailer } = build.brief;
+  const own = tyreRolling(vehicle.tyres.rear);
+  if (!trailer) return own;
+  const share = trailerLoads(trailer, 0).axleKg / vehicle.massKg;
+  return own * (1 - share) + tyreRolling(trailer.tyre) * share;
+}
+
+/** Watts at the pedals of everybody who drives it, with the throttle or without. */
+export function legsW(build: Build, kit: Kit): number {
+  if (build.choice.usesThrottle && kit.throttle) return 0;
+  return peopleAboard(build.brief).reduce(
+    (sum, { rider, pedals }) => sum + (pedals ? EFFORT_WATTS[rider.effort] * rider.factor : 0),
+    0,
+  );
 }
 
 /** Speed at which help ends, m/s: as set, else the kit’s own; undefined where nothing limits it. */
@@ -45,7 +71,7 @@ export function assistLimit(build: Build, vehicle: Pick<Vehicle, 'kit'>): number
 
 /** The ride model's inputs for a vehicle with kit and pack. Throws where either is missing. */
 export function systemOf(build: Build, vehicle: Vehicle): RideSystem {
-  const { brief, choice, donor } = build;
+  const { brief, donor } = build;
   const { kit, pack, gearing, tyres } = vehicle;
   if (!kit || !pack) throw new RangeError('a ride needs a kit and a pack');
   const rider = ridingNow(brief);
@@ -74,17 +100,19 @@ export function systemOf(build: Build, vehicle: Vehicle): RideSystem {
     },
     vehicle: {
       massKg: vehicle.massKg,
-      rotatingKg: ROTATING_MASS_TWO_WHEELS + (isTrike(donor.kind) ? ROTATING_MASS_FURTHER_WHEEL : 0),
+      rotatingKg:
+        ROTATING_MASS_TWO_WHEELS +
+        ((isTrike(donor.kind) ? 1 : 0) + (brief.trailer?.wheels ?? 0)) * ROTATING_MASS_FURTHER_WHEEL,
       cdaM2: dragArea(build),
-      crr: tyreRolling(tyres.rear),
+      crr: rollingOf(build, vehicle),
       wheelRadiusM: tyreRadius(kit.hub?.place === 'front' ? tyres.front : tyres.rear),
       ring: gearing.ring,
       cogs,
       fixedCog: rider.neverShifts ? middle : null,
-      drivetrainEfficiency: DRIVETRAIN_EFFICIENCY[gearing.drivetrain],
+      drivetrainEfficiency: gearing.efficiency,
     },
     rider: {
-      powerW: choice.usesThrottle && kit.throttle ? 0 : EFFORT_WATTS[rider.effort] * rider.factor,
+      powerW: legsW(build, kit),
       maxCadenceRpm: TOP_CADENCE_RPM,
     },
     air: { altitudeM: brief.altitudeM, temperatureC: brief.temperatureC, headwindMs: brief.headwindMs },

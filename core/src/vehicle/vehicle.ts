@@ -1,17 +1,19 @@
-import { ridingNow } from '../build/brief.ts';
+import { peopleAboard } from '../build/brief.ts';
 import type { Build } from '../build/build.ts';
 import { mergedTakings, type Taking } from '../build/remedy.ts';
 import { commonFrame } from '../donor/common.ts';
-import type { Cluster, Ring } from '../parts/gearParts.ts';
+import type { Cluster, HubGear, Ring } from '../parts/gearParts.ts';
 import type { Kit } from '../parts/kit.ts';
 import type { Pack } from '../parts/pack.ts';
 import { partById, type Shelf } from '../parts/part.ts';
 import type { TyreSize } from '../quantity/tyre.ts';
+import type { BrakeKind } from '../donor/donor.ts';
+import type { Brakes } from '../safety/going.ts';
 import { gearingFor, type Gearing } from './gearing.ts';
 
 /** One line of the mass: what, and how many kg. */
 export interface MassLine {
-  id: 'rider' | 'load' | 'vehicle' | 'kit' | 'pack' | 'fittings';
+  id: 'rider' | 'load' | 'vehicle' | 'kit' | 'pack' | 'fittings' | 'trailer';
   label: string;
   kg: number;
   known: boolean;
@@ -23,6 +25,7 @@ export interface Vehicle {
   pack: Pack | null;
   gearing: Gearing;
   tyres: { front: TyreSize; rear: TyreSize };
+  brakes: Brakes;
   /** Arms and other parts that are planned or taken, besides kit, pack and gears. */
   fittings: readonly Taking[];
   /** Everything that moves, line by line. The wheel a kit replaces is not taken off: the sum errs heavy. */
@@ -36,12 +39,13 @@ export interface VehicleParts {
   pack: Pack | null;
   ring: Ring | null;
   cluster: Cluster | null;
+  hubGear: HubGear | null;
   /** Parts of remedies that were taken. */
   taken: readonly Taking[];
 }
 
 /** No part at all: the donor as it stands. */
-export const AS_IT_IS: VehicleParts = { kit: null, pack: null, ring: null, cluster: null, taken: [] };
+export const AS_IT_IS: VehicleParts = { kit: null, pack: null, ring: null, cluster: null, hubGear: null, taken: [] };
 
 /** The arms a build means to fit with a kit: one or two on a hub’s axle, one on a mid-drive where its school asks. */
 export function plannedArms(build: Build, kit: Kit | null): Taking[] {
@@ -58,12 +62,16 @@ export function takenMass(shelf: Shelf, taken: readonly Taking[]): number {
 
 function massLines(build: Build, shelf: Shelf, parts: VehicleParts, fittings: readonly Taking[]): MassLine[] {
   const { brief, donor } = build;
-  const rider = ridingNow(brief);
   const own = donor.survey.vehicleMass;
   const fittingsKg = takenMass(shelf, fittings);
   const { kit, pack } = parts;
   return [
-    { id: 'rider', label: rider.name === '' ? 'Rider' : rider.name, kg: rider.massKg, known: true },
+    ...peopleAboard(brief).map(({ rider }, i): MassLine => ({
+      id: 'rider',
+      label: rider.name !== '' ? rider.name : i === 0 ? 'Rider' : `Rider ${i + 1}`,
+      kg: rider.massKg,
+      known: true,
+    })),
     { id: 'load', label: 'Load', kg: brief.cargoKg, known: true },
     {
       id: 'vehicle',
@@ -74,25 +82,64 @@ function massLines(build: Build, shelf: Shelf, parts: VehicleParts, fittings: re
     ...(kit ? [{ id: 'kit' as const, label: kit.name, kg: kit.massKg, known: true }] : []),
     ...(pack ? [{ id: 'pack' as const, label: pack.name, kg: pack.massKg, known: true }] : []),
     ...(fittingsKg > 0 ? [{ id: 'fittings' as const, label: 'Arms and fittings', kg: fittingsKg, known: true }] : []),
+    ...(brief.trailer
+      ? [
+          {
+            id: 'trailer' as const,
+            label: 'Trailer and its load',
+            kg: brief.trailer.massKg + brief.trailer.loadKg,
+            known: true,
+          },
+        ]
+      : []),
   ];
+}
+
+/** Brakes that remedies bring, by part: what grips, and at which wheels. */
+const broughtBrakes: Partial<Record<string, BrakeKind>> = {
+  'disc-brake': 'discCable',
+  'disc-fork': 'discCable',
+  'front-brake': 'rim',
+  'brake-pair': 'rim',
+};
+
+/** The brakes there will be: the donor’s, less what goes with the old rear hub, and what remedies bring. */
+function brakesOf(build: Build, { kit, hubGear }: VehicleParts, fittings: readonly Taking[]): Brakes {
+  const { survey } = build.donor;
+  let front = survey.frontBrake?.value;
+  let rear = survey.rearBrake?.value;
+  // A brake inside the old hub leaves with it.
+  const inHub = rear === 'coaster' || rear === 'roller' || rear === 'drum';
+  if (inHub && (kit?.hub?.place === 'rear' || hubGear)) rear = 'none';
+  if (hubGear?.brake === 'coaster' || hubGear?.brake === 'roller') rear = hubGear.brake;
+  if ((front === 'roller' || front === 'drum') && kit?.hub?.place === 'front') front = 'none';
+  for (const { part, place } of fittings) {
+    const brings = broughtBrakes[part];
+    if (!brings) continue;
+    if (place !== 'rear brake') front = brings;
+    if (place === 'rear brake' || part === 'brake-pair') rear = brings;
+  }
+  return { front, rear, frontRotorM: survey.frontRotor?.value, rearRotorM: survey.rearRotor?.value };
 }
 
 /** Resolves a vehicle: the donor with the parts given on it. */
 export function resolveVehicle(build: Build, shelf: Shelf, parts: VehicleParts): Vehicle {
   const { survey, kind } = build.donor;
-  const { kit, pack, ring, cluster, taken } = parts;
+  const { kit, pack, ring, cluster, hubGear, taken } = parts;
+  const { newWheels } = build.choice;
   // Merged as the price is: an arm that is planned and wanted by a remedy too is one arm.
   const fittings = mergedTakings([...plannedArms(build, kit), ...taken]);
   const masses = massLines(build, shelf, parts, fittings);
   return {
     kit,
     pack,
-    gearing: gearingFor(build, shelf.hubGear, kit, ring, cluster),
+    gearing: gearingFor(build, shelf.hubGear, kit, { ring, cluster, hubGear }),
     tyres: {
-      front: survey.frontTyre?.value ?? commonFrame[kind].frontTyre,
-      rear: survey.rearTyre?.value ?? commonFrame[kind].tyre,
+      front: newWheels.front ?? survey.frontTyre?.value ?? commonFrame[kind].frontTyre,
+      rear: newWheels.rear ?? survey.rearTyre?.value ?? commonFrame[kind].tyre,
     },
     fittings,
+    brakes: brakesOf(build, parts, fittings),
     masses,
     massKg: masses.reduce((sum, line) => sum + line.kg, 0),
   };

@@ -1,10 +1,12 @@
-import { BRAKES_JUDGED_TO, UNLIMITED_SPEED, WET_STOPPING_WANTED } from '../../constants.ts';
-import { assistLimit } from '../../vehicle/system.ts';
-import { brakeLimits, stoppingDistance } from '../../safety/going.ts';
+import { WET_STOPPING_WANTED } from '../../constants.ts';
+import { deceleration, stoppingDistance } from '../../safety/going.ts';
 import { amount, phrase } from '../../quantity/format.ts';
 import { ruleFigure } from '../rule.ts';
 import { kitRule } from '../say.ts';
 import { buy, choose, set, take } from '../remedies.ts';
+
+/** Helped speed up to which two rim brakes are enough in either school, m/s. Source: the-work, schools. */
+const RIMS_UP_TO = 25 / 3.6;
 
 /** What speed and mass ask of the brakes, dry and wet. */
 export const brakesEnough = kitRule(
@@ -16,19 +18,17 @@ export const brakesEnough = kitRule(
     source: 'Deceleration of a 100 kg bicycle by its brakes, scaled by mass; stopping way = v·t + v²/2a.',
     school: 'rimBrakes',
   },
-  ({ build, systemMassKg }, kit, say) => {
-    const front = say.need('frontBrake');
-    const rear = say.need('rearBrake');
-    const v = Math.min(assistLimit(build, { kit }) ?? UNLIMITED_SPEED, BRAKES_JUDGED_TO);
-    if (front === undefined || rear === undefined)
+  ({ build, systemMassKg, stopping, fastest }, _kit, say) => {
+    say.need('frontBrake');
+    say.need('rearBrake');
+    const v = fastest.ms;
+    if (!stopping)
       return say.open(
         'Brakes not looked at',
         phrase`All that moves comes to ${amount(systemMassKg, 'mass')}; what stops it has not been looked at.`,
       );
-    const scale = Math.min(1, 100 / systemMassKg);
-    const own = brakeLimits(front, rear);
-    const dry = own.dry * scale;
-    const wet = own.wet * scale;
+    const { front, rear } = stopping;
+    const { dry, wet } = deceleration(stopping);
     const way = (a: number): number => stoppingDistance(v, a);
     say.because(
       ruleFigure('All that moves', amount(systemMassKg, 'mass')),
@@ -59,10 +59,11 @@ export const brakesEnough = kitRule(
         ),
       );
     const rims = front === 'rim' && rear === 'rim';
-    if (rims && build.schools.rimBrakes === 'discs' && v > 25.5 / 3.6)
+    // Both schools stop at 25 km/h: pads are enough under it, discs are wanted above.
+    if (rims && fastest.helpedMs > RIMS_UP_TO + 1e-6)
       return say.rework(
         'Rim brakes above 25 km/h, by your school',
-        phrase`Assist to ${amount(v, 'speed', 0)} on two rim brakes: ${way(wet).toFixed(0)} m to stop in the wet.`,
+        phrase`The motor helps to ${amount(fastest.helpedMs, 'speed', 0)} on two rim brakes: ${way(wet).toFixed(0)} m to stop in the wet. ${build.schools.rimBrakes === 'discs' ? 'Your school wants discs above 25 km/h.' : 'Your school trusts upgraded pads under 25 km/h, not above.'}`,
         buy('front-disc', phrase`A disc at the front.`, take('disc-brake', 'front brake'), { work: 120 }),
         set('limit-25', phrase`Hold the assist to 25 km/h.`, { work: 5, sets: { assistLimitMs: 25 / 3.6 } }),
       );

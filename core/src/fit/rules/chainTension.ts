@@ -11,8 +11,8 @@ export const chainTension = kitRule(
     uses: ['clusterKind', 'rearAxleHolding', 'tensioner'],
     source: 'In vertical dropouts the wheel cannot be drawn back; a new ring changes the chain’s length.',
   },
-  ({ build }, kit, say) => {
-    const kind = build.donor.survey.clusterKind?.value;
+  ({ build, gearing }, kit, say) => {
+    const { kind } = gearing;
     if (kind !== 'single' && kind !== 'hubGear') return null;
     if (!kit.mid && kit.hub?.place !== 'rear') return null;
     if (build.donor.kind === 'deltaTrike') return null;

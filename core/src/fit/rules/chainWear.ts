@@ -1,4 +1,5 @@
 import { phrase } from '../../quantity/format.ts';
+import { cogsToBe } from '../gearsThatWillBe.ts';
 import { kitRule } from '../say.ts';
 import { buy, choose, take } from '../remedies.ts';
 
@@ -11,11 +12,11 @@ export const chainWear = kitRule(
     uses: ['cogTeeth', 'clusterKind'],
     source: 'Chains for eleven and more cogs are thin; a motor wears them two to three times as fast as legs.',
   },
-  ({ build }, kit, say) => {
+  (context, kit, say) => {
     if (!kit.mid) return null;
-    const kind = build.donor.survey.clusterKind?.value;
+    const { kind } = context.gearing;
     if (kind === 'hubGear' || kind === 'single') return null;
-    const cogs = say.need('cogTeeth');
+    const cogs = cogsToBe(context, say);
     if (cogs === undefined)
       return say.open('Cogs not counted', phrase`How thin the chain is comes from the number of cogs.`);
     if (cogs.length >= 11)

@@ -1,4 +1,5 @@
 import { phrase } from '../../quantity/format.ts';
+import { cogsToBe } from '../gearsThatWillBe.ts';
 import { kitRule } from '../say.ts';
 import { buy, take } from '../remedies.ts';
 
@@ -12,19 +13,21 @@ export const derailleurRange = kitRule(
     source:
       'A derailleur’s jockey wheel must clear the biggest cog; some two teeth beyond its figure usually still do.',
   },
-  ({ build }, kit, say) => {
-    const kind = build.donor.survey.clusterKind?.value;
+  (context, kit, say) => {
+    const { kind } = context.gearing;
     if (kind !== 'freewheel' && kind !== 'cassette') return null;
     if (kit.hub?.place !== 'rear' && !kit.mid) return null;
     const largest = say.need('derailleurCog');
-    const cogs = say.look('cogTeeth');
+    const cogs = cogsToBe(context, say);
     if (largest === undefined)
       return say.open(
         'What the derailleur takes not known',
         phrase`A lower gear for the motor, or a new cluster, may ask for a bigger cog.`,
       );
-    const biggest = cogs ? Math.max(...cogs) : undefined;
-    if (biggest !== undefined && biggest > largest + 2)
+    if (cogs === undefined)
+      return say.open('Cogs not counted', phrase`Made for up to ${largest} teeth; the largest cog has not been counted.`);
+    const biggest = Math.max(...cogs);
+    if (biggest > largest + 2)
       return say.rework(
         'A bigger cog than the derailleur takes',
         phrase`${biggest} teeth, and it is made for ${largest}.`,
@@ -35,9 +38,7 @@ export const derailleurRange = kitRule(
       );
     return say.fits(
       'The derailleur takes the cogs',
-      biggest === undefined
-        ? phrase`Made for up to ${largest} teeth.`
-        : phrase`${biggest} teeth, made for up to ${largest}.`,
+      phrase`${biggest} teeth, made for up to ${largest}.`,
     );
   },
 );

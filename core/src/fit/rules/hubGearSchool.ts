@@ -1,4 +1,5 @@
 import { phrase } from '../../quantity/format.ts';
+import { kindToBe } from '../gearsThatWillBe.ts';
 import { kitRule } from '../say.ts';
 import { buy, choose, take } from '../remedies.ts';
 
@@ -12,9 +13,10 @@ export const hubGearSchool = kitRule(
     source: 'Two schools; see the setting.',
     school: 'hubGearMid',
   },
-  ({ build }, kit, say) => {
-    if (!kit.mid || build.donor.survey.clusterKind?.value !== 'hubGear') return null;
-    say.need('clusterKind');
+  (context, kit, say) => {
+    const { build, gearing } = context;
+    if (!kit.mid || !gearing.hubGear) return null;
+    kindToBe(context, say);
     return build.schools.hubGearMid === 'complexity'
       ? say.rework(
           'A hub gear behind a motor, by your school',

@@ -1,4 +1,4 @@
-import { ridingNow } from '../../build/brief.ts';
+import { whoSteers } from '../../build/brief.ts';
 import { amount, phrase } from '../../quantity/format.ts';
 import { ruleFigure } from '../rule.ts';
 import { donorRule } from '../say.ts';
@@ -19,7 +19,7 @@ export const riderFit = donorRule(
   },
   ({ build }, say) => {
     const seated = build.donor.kind === 'recumbent' || build.donor.kind === 'tadpoleTrike';
-    const riders = build.brief.riders.length > 0 ? build.brief.riders : [ridingNow(build.brief)];
+    const riders = whoSteers(build.brief);
     if (seated) {
       const seat = say.need('seatHeight');
       if (seat === undefined)

@@ -1,3 +1,4 @@
+import { heaviestRider } from '../../build/brief.ts';
 import { amount, phrase } from '../../quantity/format.ts';
 import { ruleFigure } from '../rule.ts';
 import { kitRule } from '../say.ts';
@@ -16,7 +17,7 @@ export const seatLoad = kitRule(
     const limit = build.donor.survey.seatLimit?.value;
     if (limit === undefined) return null;
     say.need('seatLimit');
-    const heaviest = Math.max(...build.brief.riders.map((r) => r.massKg));
+    const heaviest = heaviestRider(build.brief);
     say.because(ruleFigure('Heaviest rider', amount(heaviest, 'mass')));
     return heaviest > limit
       ? say.stop(

@@ -12,24 +12,30 @@ export const shifterMatch = kitRule(
     uses: ['shifterClicks', 'clusterKind', 'cogTeeth'],
     source: 'A shifter pulls cable for one spacing of cogs: as many clicks as cogs, or the stops must hide some.',
   },
-  ({ build }, kit, say) => {
+  (context, kit, say) => {
     const fit = kit.hub;
     if (fit?.place !== 'rear' || fit.clusterMount === 'none') return null;
-    const kind = build.donor.survey.clusterKind?.value;
-    if (kind === 'single' || kind === 'hubGear') return null;
+    const { kind, cluster } = context.gearing;
+    if (kind === 'single') return null;
+    // Cogs that are chosen are counted; else those that come over, as many as there is room for.
+    const own = cluster ? cluster.cogs.length : context.gearing.cogs?.length;
+    const count = Math.min(own ?? fit.maxCogs, fit.maxCogs);
+    if (count === 1) return null;
+    if (cluster) say.because(partData('Cogs chosen', cluster.name));
+    else say.need('cogTeeth');
     const clicks = say.need('shifterClicks');
     say.because(partData('Hub has room for', `${fit.maxCogs} cogs`));
     if (clicks === undefined)
       return say.open(
         'Shifter’s clicks not counted',
-        phrase`The hub has room for ${fit.maxCogs} cogs; the shifter must count as many.`,
+        phrase`${count} cogs will be on it; the shifter must count as many.`,
       );
-    if (clicks > fit.maxCogs)
+    if (clicks !== count)
       return say.rework(
-        'Shifter counts more than the hub holds',
-        phrase`${clicks} clicks and room for ${fit.maxCogs} cogs: their spacing differs, and it lands between.`,
-        buy('shifter', phrase`A shifter for ${fit.maxCogs} speeds.`, take('shifter', 'bar'), { work: 40 }),
+        clicks > count ? 'Shifter counts more than there are cogs' : 'Shifter counts fewer than there are cogs',
+        phrase`${clicks} clicks for ${count} cogs: their spacing differs, and it lands between.`,
+        buy('shifter', phrase`A shifter for ${count} speeds.`, take('shifter', 'bar'), { work: 40 }),
       );
-    return say.fits('Shifter matches', phrase`${clicks} clicks, up to ${fit.maxCogs} cogs.`);
+    return say.fits('Shifter matches', phrase`${clicks} clicks for ${count} cogs.`);
   },
 );

@@ -1,5 +1,7 @@
+import { ridingNow } from '../../build/brief.ts';
 import { phrase } from '../../quantity/format.ts';
 import { partData, ruleFigure } from '../rule.ts';
+import { kindToBe } from '../gearsThatWillBe.ts';
 import { kitRule } from '../say.ts';
 import { buy, choose, take } from '../remedies.ts';
 
@@ -12,15 +14,15 @@ export const shiftingSkill = kitRule(
     uses: ['clusterKind'],
     source: 'A mid-drive works through the gears: unshifted it stalls on hills, shifted under power it breaks cogs.',
   },
-  ({ build }, kit, say) => {
+  (context, kit, say) => {
     if (!kit.mid) return null;
-    const rider = build.brief.riders[build.brief.riding] ?? build.brief.riders[0];
-    const kind = say.look('clusterKind');
+    const rider = ridingNow(context.build.brief);
+    const kind = kindToBe(context, say);
     say.because(
-      ruleFigure('Rider', rider?.neverShifts ? 'stays in one gear' : 'shifts'),
+      ruleFigure('Rider', rider.neverShifts ? 'stays in one gear' : 'shifts'),
       partData('Shift sensor', kit.mid.shiftSensor ? 'comes with it' : 'none'),
     );
-    if (rider?.neverShifts)
+    if (rider.neverShifts)
       return say.rework(
         'A rider who does not shift',
         phrase`The motor pulls through one gear: too high on the hill, too low on the flat.`,

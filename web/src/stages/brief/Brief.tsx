@@ -1,17 +1,5 @@
-import { Button, NativeSelect, Switch, TextInput } from '@mantine/core';
-import {
-  amount,
-  EFFORT_WATTS,
-  efforts,
-  legalClasses,
-  mountings,
-  withLaws,
-  purposes,
-  purposeWords,
-  type Brief,
-  type Effort,
-  usualRider,
-} from '@sprocket/core';
+import { NativeSelect, Switch, TextInput } from '@mantine/core';
+import { amount, legalClasses, purposes, purposeWords, usualTrailer, withLaws, type Brief } from '@sprocket/core';
 import { buildActions } from '../../app/buildSlice.ts';
 import { usePlan } from '../../sheet/PlanProvider.tsx';
 import { useBuild, useSend } from '../../app/store.ts';
@@ -21,19 +9,11 @@ import { Show } from '../../ui/Show.tsx';
 import { StageHead } from '../../sheet/StageHead.tsx';
 import { RoadDrawing } from './RoadDrawing.tsx';
 import { RoadDetails } from './RoadDetails.tsx';
+import { Riders } from './Riders.tsx';
 import { RoadPicker } from './RoadPicker.tsx';
+import { TrailerCard } from './TrailerCard.tsx';
 import './brief.css';
 
-const mountingWords = { any: 'swings a leg over', lowStep: 'needs a low step', seated: 'needs to be seated' } as const;
-const effortNames: Record<Effort, string> = {
-  none: 'none, throttle only',
-  easy: 'easy',
-  steady: 'steady',
-  brisk: 'brisk',
-  hard: 'hard',
-};
-const effortWords = (effort: Effort): string =>
-  EFFORT_WATTS[effort] === 0 ? effortNames[effort] : `${effortNames[effort]}, ${EFFORT_WATTS[effort]} W`;
 const postureWords: Record<Brief['posture'], string> = {
   tucked: 'Tucked on drop bars',
   handsHigh: 'Drop bars, hands high',
@@ -130,6 +110,7 @@ export function BriefStage() {
           </div>
         </section>
         <Riders />
+        {brief.trailer ? <TrailerCard trailer={brief.trailer} /> : null}
         <section className="card" aria-labelledby="brief-range">
           <h2 id="brief-range">How far, how fast, with what</h2>
           <div className="fields">
@@ -179,9 +160,9 @@ export function BriefStage() {
                 onChange={(event) => edit('panniers', { panniers: event.currentTarget.checked })}
               />
               <Switch
-                label="Trailer"
-                checked={brief.trailer}
-                onChange={(event) => edit('trailer', { trailer: event.currentTarget.checked })}
+                label="Tows a trailer"
+                checked={brief.trailer !== null}
+                onChange={(event) => edit('trailer', { trailer: event.currentTarget.checked ? usualTrailer() : null })}
               />
             </div>
           </div>
@@ -226,120 +207,5 @@ export function BriefStage() {
       </div>
       <FindingList title="What the brief still needs" findings={plan.findings.filter((f) => f.stage === 'brief')} />
     </>
-  );
-}
-
-function Riders() {
-  const { brief } = useBuild();
-  const send = useSend();
-  const rider = brief.riders[brief.riding] ?? brief.riders[0];
-  if (!rider) return null;
-  const edit = (field: string, change: Partial<typeof rider>): void => {
-    send(buildActions.riderEdited({ field: `rider.${brief.riding}.${field}`, value: { index: brief.riding, change } }));
-  };
-  return (
-    <section className="card" aria-labelledby="brief-rider">
-      <div className="card-head">
-        <h2 id="brief-rider">Rider</h2>
-        <div className="pills">
-          {brief.riders.map((r, i) => (
-            <button
-              key={i}
-              type="button"
-              className="pill"
-              aria-pressed={i === brief.riding}
-              onClick={() => send(buildActions.briefEdited({ field: 'brief.riding', value: { riding: i } }))}
-            >
-              {r.name === '' ? `Rider ${i + 1}` : r.name.split(',')[0]}
-            </button>
-          ))}
-          <button
-            type="button"
-            className="pill pill-add"
-            disabled={brief.riders.length >= 8}
-            onClick={() =>
-              send(
-                buildActions.riderAdded({
-                  field: `rider.add.${brief.riders.length}`,
-                  value: { ...usualRider(), name: `Rider ${brief.riders.length + 1}` },
-                }),
-              )
-            }
-          >
-            + another
-          </button>
-        </div>
-      </div>
-      <div className="fields">
-        <TextInput
-          label="Name"
-          value={rider.name}
-          maxLength={60}
-          onChange={(event) => edit('name', { name: event.currentTarget.value })}
-        />
-        <AmountField
-          key={`mass${brief.riding}`}
-          name="rider-mass"
-          label="Mass, dressed"
-          dimension="mass"
-          value={rider.massKg}
-          min={10}
-          max={250}
-          onValue={(si) => edit('massKg', { massKg: si })}
-        />
-        <AmountField
-          key={`height${brief.riding}`}
-          label="Height"
-          dimension="stature"
-          value={rider.statureM}
-          min={0.8}
-          max={2.4}
-          onValue={(si) => edit('statureM', { statureM: si })}
-        />
-        <NativeSelect
-          label="Effort"
-          value={rider.effort}
-          data={efforts.map((value) => ({ value, label: effortWords(value) }))}
-          onChange={(event) => edit('effort', { effort: event.currentTarget.value as Effort })}
-        />
-        <AmountField
-          key={`inseam${brief.riding}`}
-          label="Inseam"
-          dimension="stature"
-          value={rider.inseamM}
-          min={0.3}
-          max={1.2}
-          placeholder="0.47 of the height"
-          onValue={(si) => edit('inseamM', { inseamM: si })}
-          onEmpty={() => edit('inseamM', { inseamM: null })}
-        />
-        <NativeSelect
-          label="Getting on"
-          value={rider.mounting}
-          data={mountings.map((value) => ({ value, label: mountingWords[value] }))}
-          onChange={(event) => edit('mounting', { mounting: event.currentTarget.value as (typeof mountings)[number] })}
-        />
-        <div className="switches">
-          <Switch
-            label="Never shifts: stays in the middle gear"
-            checked={rider.neverShifts}
-            onChange={(event) => edit('neverShifts', { neverShifts: event.currentTarget.checked })}
-          />
-        </div>
-        {brief.riders.length > 1 ? (
-          <div>
-            <Button
-              size="compact-sm"
-              variant="subtle"
-              onClick={() =>
-                send(buildActions.riderRemoved({ field: `rider.remove.${brief.riders.length}`, value: brief.riding }))
-              }
-            >
-              Take {rider.name.split(',')[0] || 'this rider'} off the list
-            </Button>
-          </div>
-        ) : null}
-      </div>
-    </section>
   );
 }

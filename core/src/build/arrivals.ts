@@ -1,0 +1,29 @@
+import { z } from '../reading/zod.ts';
+
+const length = z.number().positive().max(4).optional();
+
+/**
+ * What was measured of a kit once it lay on the bench, in m: each counts above the data sheet, and the plan is judged
+ * again with it before the return date.
+ */
+export const arrivalSchema = z.object({
+  /** Axle across its flats, and round. */
+  axleFlatsM: length,
+  axleDiameterM: length,
+  /** Bores of the washers and arms that came. */
+  washerBoreM: length,
+  armBoreM: length,
+  /** Between the axle’s shoulders. */
+  dropoutSpacingM: length,
+  /** Rim between its hooks; hole edges. */
+  rimInnerM: length,
+  rimHoles: z.enum(['smooth', 'sharp']).optional(),
+  /** Ring’s plane outside the shell’s face. */
+  ringOutM: z.number().min(-0.03).max(0.06).optional(),
+  /** From the rotor’s plane to the cover. */
+  rotorRoomM: length,
+  /** Loom from the bar to the plug; the plug’s thickness. */
+  loomM: length,
+  plugM: length,
+});
+export type Arrival = z.infer<typeof arrivalSchema>;
