@@ -213,5 +213,9 @@ export const EASY_TOP_CADENCE_RPM = 85;
 /** What a rider standing on one pedal puts in at the cranks beside a motor, N·m. Source: project. */
 export const RIDER_PEAK_TORQUE = 60;
 
+/** Bore of a common torque arm and of one for thick axles, m. Source: shelf, with the play that lets them slide on. */
+export const ARM_BORE = 0.0142;
+export const ARM_BORE_WIDE = 0.0162;
+
 /** Wet deceleration wanted of the brakes, m/s². Source: ISO 4210 asks 2.2 of a city bicycle in the wet. */
 export const WET_STOPPING_WANTED = 2.2;

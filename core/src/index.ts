@@ -162,6 +162,7 @@ export { type RemedyFacts, remedyFacts } from './work/wanted.ts';
 // The judgement
 export { kitRules } from './fit/allRules.ts';
 export { type Evidence, type Finding } from './fit/finding.ts';
+export { canBeTaken } from './fit/finding.ts';
 export { ruleCatalog, rulesUsing } from './fit/judge.ts';
 export { type NextItem, measureNext } from './fit/measureNext.ts';
 export { type RuleGroup } from './fit/rule.ts';

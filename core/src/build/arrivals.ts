@@ -18,6 +18,7 @@ export const arrivalSchema = z.object({
   /** Rim between its hooks; hole edges. */
   rimInnerM: length,
   rimHoles: z.enum(['smooth', 'sharp']).optional(),
+  rimHoleLine: z.enum(['centred', 'staggered']).optional(),
   /** Ring’s plane outside the shell’s face. */
   ringOutM: z.number().min(-0.03).max(0.06).optional(),
   /** From the rotor’s plane to the cover. */

@@ -304,6 +304,15 @@ export function peopleKg(brief: Brief): number {
   return peopleAboard(brief).reduce((sum, { rider }) => sum + rider.massKg, 0);
 }
 
+/** What stands on the rear rack before any pack, kg: bags, and whoever sits there in a seat. */
+export function rackLoadKg(brief: Brief): number {
+  const seated = peopleAboard(brief).reduce(
+    (sum, { rider, seat }) => sum + (seat === 'childBehind' || seat === 'deck' ? rider.massKg : 0),
+    0,
+  );
+  return seated + (brief.panniers ? brief.cargoKg : 0);
+}
+
 /** Who may steer, one at a time: all riders but those who sit elsewhere aboard. */
 export function whoSteers(brief: Brief): Rider[] {
   const elsewhere = new Set(brief.aboard.slice(1).map((a) => a.rider));

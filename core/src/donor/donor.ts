@@ -106,6 +106,7 @@ export const surveySchema = z
     rearSpokes: numberEntry,
     frontSpokes: numberEntry,
     rimHoles: choiceEntry(['smooth', 'sharp']),
+    rimHoleLine: choiceEntry(['centred', 'staggered']),
     tapeWidth: numberEntry,
     valve: choiceEntry(valves),
     drivenWheels: choiceEntry(drivenWheelSets),

@@ -2,6 +2,10 @@ import type { Rule } from './rule.ts';
 import { armAnchor } from './rules/armAnchor.ts';
 import { axleSeat } from './rules/axleSeat.ts';
 import { axleSlot } from './rules/axleSlot.ts';
+import { schoolRules } from './rules/schoolSides.ts';
+import { axleBores } from './rules/axleBores.ts';
+import { rackShared, seatsAboard } from './rules/seatsAboard.ts';
+import { trailerBehind } from './rules/trailerBehind.ts';
 import { axleStack } from './rules/axleStack.ts';
 import { axleStress } from './rules/axleStress.ts';
 import { barClamp } from './rules/barClamp.ts';
@@ -112,6 +116,7 @@ export const kitRules: readonly Rule[] = [
   axleSeat,
   axleStress,
   axleStack,
+  axleBores,
   armAnchor,
   forkTips,
   forkTipStrength,
@@ -162,6 +167,7 @@ export const kitRules: readonly Rule[] = [
   sideClamps,
   sideLine,
   sideKit,
+  ...schoolRules,
 ];
 export const packRules: readonly Rule[] = [
   packPlace,
@@ -180,6 +186,9 @@ export const donorRules: readonly Rule[] = [...conditionRules, donorSchool, ride
 /** What the brief asks of the plan, and whether what was chosen of the gears goes together. */
 export const planRules: readonly Rule[] = [
   road,
+  seatsAboard,
+  rackShared,
+  trailerBehind,
   rangeNeed,
   startOfHub,
   startOfMid,

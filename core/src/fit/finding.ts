@@ -34,6 +34,17 @@ export interface Finding {
   /** True where a wrong part would have to go back: its order waits for the measurement. */
   fitCritical?: boolean;
   school?: SchoolId;
+  /** A remedy taken for it: which, when, what the finding was before and why. The verdict is with it. */
+  fixed?: { remedy: string; on: string; was: Verdict; because: string };
   /** Set aside by the person, with a reason; it stays visible. */
   override?: { reason: string; on: string };
+}
+
+/** Whether taking a remedy settles a finding: what is bought, worked or set does; choosing otherwise is the choice's own. */
+export function canBeTaken(finding: Pick<Finding, 'verdict'>, remedy: Remedy): boolean {
+  return (
+    (finding.verdict === 'rework' || finding.verdict === 'stop') &&
+    (remedy.does === 'buy' || remedy.does === 'work' || remedy.does === 'set') &&
+    remedy.sets === undefined
+  );
 }

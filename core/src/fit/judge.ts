@@ -1,11 +1,12 @@
-import type { Taking } from '../build/remedy.ts';
+import { mergedTakings, type Remedy } from '../build/remedy.ts';
 import type { SurveyItemId } from '../donor/donor.ts';
 import { surveyItem } from '../donor/survey.ts';
 import { finish, type Steps } from '../steps.ts';
-import type { PlanContext } from '../vehicle/context.ts';
+import { partById } from '../parts/part.ts';
+import type { PlanContext, TakenFix } from '../vehicle/context.ts';
 import { worstFirst, worstOf, type Verdict } from '../verdict.ts';
 import { donorRules, kitRules, packRules, planRules } from './allRules.ts';
-import type { Finding } from './finding.ts';
+import { canBeTaken, type Finding } from './finding.ts';
 import { withOverride } from './override.ts';
 import { measureIt } from './remedies.ts';
 import type { Rule, RuleMeta, RuleSubject } from './rule.ts';
@@ -76,14 +77,53 @@ function subjectOf(rule: RuleMeta, context: PlanContext): string {
   return (rule.about === 'kit' ? context.kit?.id : context.pack?.id) ?? PLAN;
 }
 
+/**
+ * A finding with the remedy that was taken for it. The rule has judged the vehicle with the part on: where it now fits,
+ * it fits with that part; where it still asks for the very same, the part is one the rule cannot see, and settles
+ * rework but never a stop; where it asks for something else, that stands.
+ */
+function settled(rule: Rule, context: PlanContext, found: Finding, subject: string): Finding {
+  const fix = context.build.fixes.find((f) => f.rule === rule.id && f.subject === subject);
+  if (!fix) return found;
+  const before = context.bare === context ? found : tempered(rule, context.bare);
+  const remedy = before?.remedies.find((r) => r.id === fix.remedy) ?? found.remedies.find((r) => r.id === fix.remedy);
+  if (!before || !remedy || !canBeTaken(before, remedy)) return found;
+  const stays = found.verdict === 'rework' && found.remedies.some((r) => r.id === fix.remedy);
+  const fixed = { remedy: remedy.id, on: fix.on, was: before.verdict, because: before.title };
+  if (found.verdict === 'fits') return { ...found, remedies: before.remedies, fixed };
+  if (!stays) {
+    const others = found.remedies.filter((r) => r.id !== remedy.id);
+    return { ...found, remedies: [...others, remedy], ...(found.verdict === 'measure' ? { fixed } : {}) };
+  }
+  return {
+    ...found,
+    verdict: 'fits',
+    title: `Fits with ${withWords(remedy, context)}`,
+    why: [...found.why, ' To be mended so: ', ...remedy.text],
+    fixed,
+  };
+}
+
+/** What a taken remedy brings, in a few words. */
+function withWords(remedy: Remedy, { shelf }: PlanContext): string {
+  const names = mergedTakings(remedy.takes).map(({ part, count }) => {
+    const name = (partById(shelf, part)?.name ?? part).toLowerCase();
+    return count > 1 ? `${count} × ${name}` : name;
+  });
+  if (names.length > 0) return names.join(' and ');
+  return remedy.does === 'set' ? 'it set as said' : 'the work done';
+}
+
 /** One rule on one context, tempered, with its subject and any override. */
 export function judgeBy(rule: Rule, context: PlanContext): Finding | null {
-  const finding = tempered(rule, context);
-  if (finding === null) return null;
+  const found = tempered(rule, context);
+  if (found === null) return null;
   const { overrides } = context.build;
+  const subject = subjectOf(rule, context);
+  const finding = settled(rule, context, found, subject);
   const whole: Finding = {
     ...finding,
-    subject: subjectOf(rule, context),
+    subject,
     ...(rule.fitCritical ? { fitCritical: true } : {}),
     ...(rule.school ? { school: rule.school } : {}),
   };
@@ -137,11 +177,12 @@ export function firstStop(about: RuleSubject, context: PlanContext): Finding | n
 }
 
 /** Parts of the remedies a build has taken, found again by rule, subject and remedy; what no longer applies is left out. */
-export function takenBy(context: PlanContext): Taking[] {
-  return context.build.fixes.flatMap((fix) => {
+export function takenBy(context: PlanContext): TakenFix[] {
+  return context.build.fixes.flatMap((fix): TakenFix[] => {
     const rule = ruleById(fix.rule);
     const finding = rule ? judgeBy(rule, context) : null;
     if (finding?.subject !== fix.subject || finding.override) return [];
-    return finding.remedies.find((r) => r.id === fix.remedy)?.takes ?? [];
+    const takes = finding.remedies.find((r) => r.id === fix.remedy)?.takes ?? [];
+    return takes.length === 0 ? [] : [{ subject: fix.subject, takes }];
   });
 }

@@ -28,6 +28,7 @@ export const groupStages = {
   condition: 'donor',
   donor: 'donor',
   road: 'brief',
+  aboard: 'brief',
 } as const satisfies Record<string, StageId>;
 export type RuleGroup = keyof typeof groupStages;
 export const ruleGroups = Object.keys(groupStages) as RuleGroup[];

@@ -1,4 +1,6 @@
+import { rackLoadKg } from '../build/brief.ts';
 import type { Build } from '../build/build.ts';
+import { ownMass } from '../build/ownMass.ts';
 import { GRAVITY } from '../constants.ts';
 import { commonFrame } from '../donor/common.ts';
 import { isProven } from '../donor/entry.ts';
@@ -96,8 +98,8 @@ export function balanceOf(build: Build, g: DonorGeometry, added: Added, place: P
     proven: isProven(survey[id]),
     verdict: againstLimit(loadKg, survey[id]?.value ?? null, isProven(survey[id])),
   });
-  const own = survey.vehicleMass?.value ?? commonFrame[build.donor.kind].vehicleMass;
-  const rackLoad = (build.brief.panniers ? build.brief.cargoKg : 0) + (place === 'rack' ? pack.kg : 0);
+  const own = ownMass(build).kg;
+  const rackLoad = rackLoadKg(build.brief) + (place === 'rack' ? pack.kg : 0);
   return {
     points: massPoints(build, g, added).filter((m) => m.kg > 0),
     before,
@@ -116,7 +118,7 @@ export function balanceOf(build: Build, g: DonorGeometry, added: Added, place: P
     ],
     frontShare: shares,
     limits: [
-      limit('All that moves', 'loadLimit', now.totalKg),
+      limit(build.brief.trailer ? 'On its own wheels' : 'All that moves', 'loadLimit', now.totalKg),
       limit('Heavier wheel', 'wheelLimit', Math.max(now.rearKg / rearWheels, now.frontKg / frontWheels)),
       ...(rackLoad > 0 ? [limit('Rack', 'rackLimit', rackLoad)] : []),
       ...(g.trackM === 0

@@ -1,3 +1,4 @@
+import { rackLoadKg } from '../build/brief.ts';
 import { BATTERY_CLEARANCE_WANTED } from '../constants.ts';
 import type { Build } from '../build/build.ts';
 import type { SurveyItemId } from '../donor/donor.ts';
@@ -145,7 +146,7 @@ export function byLoad(placing: Placing, pack: Pack, place: PackPlace): Standing
   const { brief } = placing.build;
   switch (place) {
     case 'rack':
-      return bearing(placing, 'rackLimit', pack.massKg + (brief.panniers ? brief.cargoKg : 0));
+      return bearing(placing, 'rackLimit', pack.massKg + rackLoadKg(brief));
     case 'basket':
       return pack.massKg > BASKET_MOST
         ? { verdict: 'rework', reason: { kind: 'onSteering' } }

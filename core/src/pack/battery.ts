@@ -126,14 +126,23 @@ export function nominalWh(pack: Pick<PackModel, 'chemistry' | 'series' | 'parall
 }
 
 const NOMINAL_CELL_VOLTS: Record<Chemistry, number> = { nmc: 3.6, lfp: 3.2, lead: 2 };
-const FULL_CELL_VOLTS: Record<Chemistry, number> = { nmc: 4.2, lfp: 3.65, lead: 2.4 };
+const FULL_CELL_VOLTS: Record<Chemistry, number> = { nmc: 4.2, lfp: 3.65, lead: 2.13 };
+const OFF_CHARGER_VOLTS: Record<Chemistry, number> = { nmc: 4.2, lfp: 3.65, lead: 2.4 };
 
 /** Volts a pack is sold by: nominal cell volts × series (NMC 3.6, LFP 3.2, lead 2.0). */
 export function nominalVolts(pack: Pick<PackModel, 'chemistry' | 'series'>): number {
   return NOMINAL_CELL_VOLTS[pack.chemistry] * pack.series;
 }
 
-/** Volts straight off the charger: NMC 4.2, LFP 3.65, lead 2.40 a cell. The controller's ceiling must bear these. */
+/**
+ * Full volts the controller's ceiling must bear: lithium straight off the charger, NMC 4.2, LFP 3.65 a cell; lead-acid
+ * rested, 2.13 a cell, since its 2.4 off the charger is surface charge that goes within the hour or the first metres.
+ */
 export function fullVolts(pack: Pick<PackModel, 'chemistry' | 'series'>): number {
   return FULL_CELL_VOLTS[pack.chemistry] * pack.series;
+}
+
+/** Volts while it hangs on the charger, and for a moment after. */
+export function chargerVolts(pack: Pick<PackModel, 'chemistry' | 'series'>): number {
+  return OFF_CHARGER_VOLTS[pack.chemistry] * pack.series;
 }

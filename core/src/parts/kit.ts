@@ -65,6 +65,12 @@ const hubFit = z.object({
   rotorRoomM: positive.max(0.1).optional(),
   /** Kit rim between its hooks; absent for a bare hub. */
   rimInnerM: positive.max(0.12).optional(),
+  /** How its spoke holes feel and stand, where it was looked at on arrival. */
+  rimHoles: z.enum(['smooth', 'sharp']).optional(),
+  rimHoleLine: z.enum(['centred', 'staggered']).optional(),
+  /** Round bores of the washers and arms that come with it. */
+  washerBoreM: positive.max(0.03).optional(),
+  armBoreM: positive.max(0.03).optional(),
   valve: z.enum(['narrow', 'wide']).optional(),
   wheelLimitKg: positive.max(400).optional(),
   flangeRadiusM: positive.max(0.2).optional(),

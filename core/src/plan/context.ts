@@ -11,7 +11,12 @@ import { PlanContext } from '../vehicle/context.ts';
 export function planContext(build: Build, starter: Shelf): PlanContext {
   const bare = PlanContext.of(build, starter);
   if (build.fixes.length === 0) return bare;
-  // A remedy taken is found by its rule on the vehicle without it; its parts then weigh on everything.
-  const taken = takenBy(bare);
-  return taken.length === 0 ? bare : bare.having(taken);
+  // A remedy taken is found by its rule on the vehicle without it; its parts then weigh on everything. What only shows
+  // once those are on, an axle too short for the arm say, is found in a second pass.
+  const first = takenBy(bare);
+  if (first.length === 0) return bare;
+  const once = bare.having(first);
+  if (first.length === build.fixes.length) return once;
+  const second = takenBy(once);
+  return second.length === first.length ? once : bare.having(second);
 }

@@ -1,6 +1,6 @@
 import { peopleAboard, type Seat } from '../build/brief.ts';
 import type { Build } from '../build/build.ts';
-import { commonFrame } from '../donor/common.ts';
+import { ownMass } from '../build/ownMass.ts';
 import type { DonorGeometry, Point } from '../donor/geometry.ts';
 import { kindTraits, type VehicleKind } from '../donor/kinds.ts';
 import type { Kit } from '../parts/kit.ts';
@@ -94,7 +94,7 @@ export function massPoints(build: Build, g: DonorGeometry, added: Added): MassPo
   const { kit, fittingsKg, pack } = added;
   const { brief, donor } = build;
   const wheelbase = g.frontAxle.x - g.rearAxle.x;
-  const own = donor.survey.vehicleMass?.value ?? commonFrame[donor.kind].vehicleMass;
+  const own = ownMass(build).kg;
   const cargoAt = g.box
     ? g.box.reduce((sum, p) => sum + p.x, 0) / g.box.length
     : (g.rackDeck.from.x + g.rackDeck.to.x) / 2;

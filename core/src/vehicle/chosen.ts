@@ -1,3 +1,4 @@
+import type { Arrival } from '../build/arrivals.ts';
 import type { Build } from '../build/build.ts';
 import type { Cluster, HubGear, Ring } from '../parts/gearParts.ts';
 import type { Kit } from '../parts/kit.ts';
@@ -16,10 +17,49 @@ export interface Chosen {
   hubGear: HubGear | null;
 }
 
+/** A kit as it came: what was measured on the bench in place of its data. */
+export function asArrived(kit: Kit, a: Arrival): Kit {
+  const { hub, mid, controls } = kit;
+  return {
+    ...kit,
+    ...(hub
+      ? {
+          hub: {
+            ...hub,
+            axleFlatsM: a.axleFlatsM ?? hub.axleFlatsM,
+            axleDiameterM: a.axleDiameterM ?? hub.axleDiameterM,
+            washerBoreM: a.washerBoreM ?? hub.washerBoreM,
+            armBoreM: a.armBoreM ?? hub.armBoreM,
+            dropoutSpacingM: a.dropoutSpacingM ?? hub.dropoutSpacingM,
+            rimInnerM: a.rimInnerM ?? hub.rimInnerM,
+            rimHoles: a.rimHoles ?? hub.rimHoles,
+            rimHoleLine: a.rimHoleLine ?? hub.rimHoleLine,
+            rotorRoomM: a.rotorRoomM ?? hub.rotorRoomM,
+          },
+        }
+      : {}),
+    ...(mid ? { mid: { ...mid, ringOutM: a.ringOutM ?? mid.ringOutM } } : {}),
+    ...(controls ? { controls: { ...controls, loomM: a.loomM ?? controls.loomM, plugM: a.plugM ?? controls.plugM } } : {}),
+  };
+}
+
+/** The shelf with what was measured of kits on arrival above their data sheets. */
+function withArrivals(shelf: Shelf, arrivals: Build['arrivals']): Shelf {
+  if (Object.keys(arrivals).length === 0) return shelf;
+  return {
+    ...shelf,
+    kit: shelf.kit.map((kit) => {
+      const arrival = arrivals[kit.id];
+      return arrival ? asArrived(kit, arrival) : kit;
+    }),
+  };
+}
+
 /** Looks up what a build has chosen; an id that nothing answers to counts as not chosen. */
 export function chosenParts(build: Build, starter: Shelf): Chosen {
   const whole = withParts(starter, build.ownParts);
-  const shelf = build.ownLaws.length === 0 ? whole : { ...whole, laws: withLaws(whole.laws, build.ownLaws) };
+  const lawful = build.ownLaws.length === 0 ? whole : { ...whole, laws: withLaws(whole.laws, build.ownLaws) };
+  const shelf = withArrivals(lawful, build.arrivals);
   const { kitId, packId, ringId, clusterId, hubGearId } = build.choice;
   const find = <T extends { id: string }>(parts: readonly T[], id: string | null): T | null =>
     id === null ? null : (parts.find((p) => p.id === id) ?? null);

@@ -3,12 +3,12 @@ import type { Build } from '../build/build.ts';
 import type { Taking } from '../build/remedy.ts';
 import { COMMON_PACK_MASS, SURFACE_GRIP, SURFACE_ROLLING, UNLIMITED_SPEED } from '../constants.ts';
 import { donorGeometry, type DonorGeometry } from '../donor/geometry.ts';
-import { packMass } from '../layout/packPlacement.ts';
+import { chosenPlacement, packMass } from '../layout/packPlacement.ts';
 import { voltsSuit } from '../pack/volts.ts';
 import type { Cluster } from '../parts/gearParts.ts';
 import type { Kit } from '../parts/kit.ts';
 import type { LegalClass } from '../parts/law.ts';
-import type { Pack } from '../parts/pack.ts';
+import type { Pack, PackPlace } from '../parts/pack.ts';
 import type { Shelf } from '../parts/part.ts';
 import type { RouteSteps } from '../ride/simulate.ts';
 import { axleLoads, towed, type Added, type AxleLoads } from '../safety/axleLoads.ts';
@@ -18,6 +18,7 @@ import { startCap, type StartCap } from '../safety/starting.ts';
 import { trailerLoads, type TrailerLoads } from '../safety/trailer.ts';
 import { chosenParts, type Chosen } from './chosen.ts';
 import type { Gearing } from './gearing.ts';
+import { givenBy, withGiven } from './given.ts';
 import {
   climbGradeOf,
   rangeBand,
@@ -79,6 +80,35 @@ class Ground {
   }
 }
 
+const NONE: readonly Taking[] = [];
+
+/** Parts of one remedy that was taken, and of whose finding. */
+export interface TakenFix {
+  /** A part's id, "donor" or "plan". */
+  subject: string;
+  takes: readonly Taking[];
+}
+
+/** The ground of a build with what parts taken bring in place of the donor’s own; each is made once. */
+class Grounds {
+  readonly base: Ground;
+  private readonly made = new Map<string, Ground>();
+
+  constructor(base: Ground) {
+    this.base = base;
+  }
+
+  with(taken: readonly Taking[]): Ground {
+    const { base } = this;
+    const given = givenBy(base.build, taken);
+    if (Object.keys(given).length === 0) return base;
+    const key = JSON.stringify(given);
+    let made = this.made.get(key);
+    if (!made) this.made.set(key, (made = new Ground(withGiven(base.build, given), base.chosen, base)));
+    return made;
+  }
+}
+
 /**
  * All that rules, figures and sheets look at: the build, the vehicle as it is and as it will be with the kit
  * and pack in question, geometry, road, gearing and laws. Each is worked out once, when first asked for.
@@ -89,9 +119,12 @@ export class PlanContext {
   readonly pack: Pack | null;
   /** Whether remedies are worked out to the millimetre; false while thousands of cases are run through. */
   readonly detail: boolean;
-  /** Parts of remedies that were taken. */
+  /** Parts of remedies that were taken, as far as they are for this kit and pack, the donor or the plan. */
   readonly taken: readonly Taking[];
+  private readonly fixes: readonly TakenFix[];
+  private readonly grounds: Grounds;
   private readonly ground: Ground;
+  private without: PlanContext | undefined;
   private after: Vehicle | undefined;
   private reckoned: Reckoning | null | undefined;
   private spread: RangeBand | null | undefined;
@@ -100,36 +133,49 @@ export class PlanContext {
   private speed: { ms: number; helpedMs: number } | undefined;
 
   private constructor(
-    ground: Ground,
-    of: { kit: Kit | null; pack: Pack | null; detail: boolean; taken: readonly Taking[] },
+    grounds: Grounds,
+    of: { kit: Kit | null; pack: Pack | null; detail: boolean; fixes: readonly TakenFix[] },
   ) {
-    this.ground = ground;
+    this.grounds = grounds;
     this.kit = of.kit;
     this.pack = of.pack;
     this.detail = of.detail;
-    this.taken = of.taken;
+    this.fixes = of.fixes;
+    const about = ['donor', 'plan', of.kit?.id, of.pack?.id];
+    this.taken = of.fixes.length === 0 ? NONE : of.fixes.flatMap((f) => (about.includes(f.subject) ? f.takes : []));
+    this.ground = this.taken.length === 0 ? grounds.base : grounds.with(this.taken);
   }
 
   /** The context of a build with what it has chosen. */
   static of(build: Build, starter: Shelf, detail = true): PlanContext {
     const chosen = chosenParts(build, starter);
-    return new PlanContext(new Ground(build, chosen), { kit: chosen.kit, pack: chosen.pack, detail, taken: [] });
+    return new PlanContext(new Grounds(new Ground(build, chosen)), {
+      kit: chosen.kit,
+      pack: chosen.pack,
+      detail,
+      fixes: [],
+    });
   }
 
   /** The same ground with another kit and pack on it. */
   with(kit: Kit | null, pack: Pack | null, detail = this.detail): PlanContext {
-    return new PlanContext(this.ground, { kit, pack, detail, taken: this.taken });
+    return new PlanContext(this.grounds, { kit, pack, detail, fixes: this.fixes });
   }
 
   /** The same with remedies taken. */
-  having(taken: readonly Taking[]): PlanContext {
-    return new PlanContext(this.ground, { kit: this.kit, pack: this.pack, detail: this.detail, taken });
+  having(fixes: readonly TakenFix[]): PlanContext {
+    return new PlanContext(this.grounds, { kit: this.kit, pack: this.pack, detail: this.detail, fixes });
+  }
+
+  /** The same before any remedy was taken. */
+  get bare(): PlanContext {
+    return (this.without ??= this.fixes.length === 0 ? this : this.having([]));
   }
 
   /** The same kit and pack on another build, or on the same one surveyed otherwise; chosen parts keep their ids. */
   on(build: Build): PlanContext {
-    const ground = new Ground(build, this.ground.chosen, this.ground);
-    return new PlanContext(ground, { kit: this.kit, pack: this.pack, detail: this.detail, taken: this.taken });
+    const grounds = new Grounds(new Ground(build, this.ground.chosen, this.ground));
+    return new PlanContext(grounds, { kit: this.kit, pack: this.pack, detail: this.detail, fixes: this.fixes });
   }
 
   get build(): Build {
@@ -168,7 +214,7 @@ export class PlanContext {
 
   /** The donor before anything is done to it. */
   get asItIs(): Vehicle {
-    return this.ground.asItIs;
+    return this.grounds.base.asItIs;
   }
 
   /** The vehicle with the kit and pack in question, the gears chosen, and what was taken. */
@@ -191,6 +237,11 @@ export class PlanContext {
 
   get gearing(): Gearing {
     return this.asItWillBe.gearing;
+  }
+
+  /** Where the pack in question goes: as chosen, or its best place; null where none is. */
+  get packPlace(): PackPlace | null {
+    return this.pack ? chosenPlacement(this, this.pack).place : null;
   }
 
   /** All that moves, kg. */

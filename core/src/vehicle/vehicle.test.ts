@@ -29,7 +29,7 @@ describe('the vehicle as it is and as it will be', () => {
     const one = contextOf(w);
     const arm = { part: 'torque-arm', place: 'rear axle' } as const;
     const kg = (count: number, place: 'rear axle' | 'front axle' = 'rear axle'): number =>
-      one.having([{ ...arm, count, place }]).systemMassKg - one.systemMassKg;
+      one.having([{ subject: 'donor', takes: [{ ...arm, count, place }] }]).systemMassKg - one.systemMassKg;
     const each = starterShelf.fitting.find((f) => f.id === 'torque-arm')?.massKg ?? NaN;
     expect(kg(1)).to.equal(0);
     expect(kg(2)).to.be.closeTo(each, 1e-9);

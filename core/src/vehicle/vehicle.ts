@@ -1,13 +1,14 @@
 import { peopleAboard } from '../build/brief.ts';
 import type { Build } from '../build/build.ts';
+import { ownMass } from '../build/ownMass.ts';
 import { mergedTakings, type Taking } from '../build/remedy.ts';
+import { ARM_BORE } from '../constants.ts';
 import { commonFrame } from '../donor/common.ts';
 import type { Cluster, HubGear, Ring } from '../parts/gearParts.ts';
 import type { Kit } from '../parts/kit.ts';
 import type { Pack } from '../parts/pack.ts';
 import { partById, type Shelf } from '../parts/part.ts';
 import type { TyreSize } from '../quantity/tyre.ts';
-import type { BrakeKind } from '../donor/donor.ts';
 import type { Brakes } from '../safety/going.ts';
 import { gearingFor, type Gearing } from './gearing.ts';
 
@@ -47,11 +48,23 @@ export interface VehicleParts {
 /** No part at all: the donor as it stands. */
 export const AS_IT_IS: VehicleParts = { kit: null, pack: null, ring: null, cluster: null, hubGear: null, taken: [] };
 
+/** Arms are bored for their axle: a thick one takes the wide kind. */
+export function armPart({ hub }: Pick<Kit, 'hub'>): 'torque-arm' | 'torque-arm-16' {
+  return hub && hub.axleDiameterM > ARM_BORE ? 'torque-arm-16' : 'torque-arm';
+}
+
 /** The arms a build means to fit with a kit: one or two on a hub’s axle, one on a mid-drive where its school asks. */
 export function plannedArms(build: Build, kit: Kit | null): Taking[] {
   const { torqueArms } = build.choice;
   if (!kit || torqueArms === 0) return [];
-  if (kit.hub) return [{ part: 'torque-arm', count: torqueArms, place: `${kit.hub.place} axle` }];
+  if (kit.hub)
+    return [
+      {
+        part: armPart(kit),
+        count: torqueArms,
+        place: `${kit.hub.place} axle`,
+      },
+    ];
   return kit.mid && build.schools.midArm === 'always' ? [{ part: 'reaction-arm', count: 1, place: 'bracket' }] : [];
 }
 
@@ -61,8 +74,8 @@ export function takenMass(shelf: Shelf, taken: readonly Taking[]): number {
 }
 
 function massLines(build: Build, shelf: Shelf, parts: VehicleParts, fittings: readonly Taking[]): MassLine[] {
-  const { brief, donor } = build;
-  const own = donor.survey.vehicleMass;
+  const { brief } = build;
+  const own = ownMass(build);
   const fittingsKg = takenMass(shelf, fittings);
   const { kit, pack } = parts;
   return [
@@ -76,8 +89,7 @@ function massLines(build: Build, shelf: Shelf, parts: VehicleParts, fittings: re
     {
       id: 'vehicle',
       label: 'Vehicle',
-      kg: own?.value ?? commonFrame[donor.kind].vehicleMass,
-      known: own !== undefined,
+      ...own,
     },
     ...(kit ? [{ id: 'kit' as const, label: kit.name, kg: kit.massKg, known: true }] : []),
     ...(pack ? [{ id: 'pack' as const, label: pack.name, kg: pack.massKg, known: true }] : []),
@@ -95,16 +107,8 @@ function massLines(build: Build, shelf: Shelf, parts: VehicleParts, fittings: re
   ];
 }
 
-/** Brakes that remedies bring, by part: what grips, and at which wheels. */
-const broughtBrakes: Partial<Record<string, BrakeKind>> = {
-  'disc-brake': 'discCable',
-  'disc-fork': 'discCable',
-  'front-brake': 'rim',
-  'brake-pair': 'rim',
-};
-
-/** The brakes there will be: the donor’s, less what goes with the old rear hub, and what remedies bring. */
-function brakesOf(build: Build, { kit, hubGear }: VehicleParts, fittings: readonly Taking[]): Brakes {
+/** The brakes there will be: the donor’s or those taken, less what goes with the old hubs. */
+function brakesOf(build: Build, { kit, hubGear }: VehicleParts): Brakes {
   const { survey } = build.donor;
   let front = survey.frontBrake?.value;
   let rear = survey.rearBrake?.value;
@@ -113,12 +117,6 @@ function brakesOf(build: Build, { kit, hubGear }: VehicleParts, fittings: readon
   if (inHub && (kit?.hub?.place === 'rear' || hubGear)) rear = 'none';
   if (hubGear?.brake === 'coaster' || hubGear?.brake === 'roller') rear = hubGear.brake;
   if ((front === 'roller' || front === 'drum') && kit?.hub?.place === 'front') front = 'none';
-  for (const { part, place } of fittings) {
-    const brings = broughtBrakes[part];
-    if (!brings) continue;
-    if (place !== 'rear brake') front = brings;
-    if (place === 'rear brake' || part === 'brake-pair') rear = brings;
-  }
   return { front, rear, frontRotorM: survey.frontRotor?.value, rearRotorM: survey.rearRotor?.value };
 }
 
@@ -139,7 +137,7 @@ export function resolveVehicle(build: Build, shelf: Shelf, parts: VehicleParts):
       rear: newWheels.rear ?? survey.rearTyre?.value ?? commonFrame[kind].tyre,
     },
     fittings,
-    brakes: brakesOf(build, parts, fittings),
+    brakes: brakesOf(build, parts),
     masses,
     massKg: masses.reduce((sum, line) => sum + line.kg, 0),
   };

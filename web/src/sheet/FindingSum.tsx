@@ -1,5 +1,6 @@
 import { Button, TextInput } from '@mantine/core';
 import {
+  canBeTaken,
   provenanceWords,
   remedyFacts,
   schools,
@@ -40,6 +41,7 @@ export function FindingSum({ finding }: { finding: Finding }) {
       <p className="explain-verdict">
         <VerdictMark verdict={finding.verdict} />
         {finding.override ? <span className="overridden-word"> overridden</span> : null}
+        {finding.fixed ? <span className="quiet"> with what was taken; without it: {finding.fixed.because}</span> : null}
       </p>
       <p>
         <Say words={finding.why} />
@@ -62,7 +64,9 @@ export function FindingSum({ finding }: { finding: Finding }) {
       </table>
       {finding.remedies.length === 0 ? null : (
         <>
-          <h3>{finding.verdict === 'measure' ? 'What to measure' : 'What would mend it'}</h3>
+          <h3>
+            {finding.fixed ? 'What mends it' : finding.verdict === 'measure' ? 'What to measure' : 'What would mend it'}
+          </h3>
           <ul className="remedies">
             {finding.remedies.map((remedy, i) => (
               <li key={remedy.id}>
@@ -76,8 +80,10 @@ export function FindingSum({ finding }: { finding: Finding }) {
                     </button>
                   </>
                 ) : null}
-                {verdict === 'rework' && finding.remedies.length > 1 ? (
-                  <TakeIt finding={finding} remedy={remedy} usual={i === 0} />
+                {remedy.sets ? (
+                  <ChooseIt remedy={remedy} />
+                ) : canBeTaken({ verdict: finding.fixed?.was ?? verdict }, remedy) ? (
+                  <TakeIt finding={finding} remedy={remedy} usual={verdict === 'rework' && i === 0} />
                 ) : null}
               </li>
             ))}
@@ -114,7 +120,7 @@ export function FindingSum({ finding }: { finding: Finding }) {
           </Link>
         </p>
       ) : null}
-      {finding.verdict === 'fits' ? null : <OverrideForm finding={finding} />}
+      {finding.verdict === 'fits' ? null : <Opinion finding={finding} />}
       <p className="quiet source">{finding.source}</p>
     </>
   );
@@ -131,7 +137,26 @@ function Facts({ facts }: { facts: RemedyFacts }) {
   return words.length === 0 ? null : <span className="quiet"> {words.join(' · ')}</span>;
 }
 
-/** Takes one of several remedies; price and worth then count it instead of the usual one. */
+/** Makes the change of choice that a remedy asks for: arms, limit, cogs, another kit. */
+function ChooseIt({ remedy }: { remedy: Remedy }) {
+  const send = useSend();
+  const { sets } = remedy;
+  if (!sets) return null;
+  return (
+    <>
+      {' '}
+      <button
+        type="button"
+        className="pill pill-small"
+        onClick={() => send(buildActions.chose({ field: `choice.${Object.keys(sets).join('.')}`, value: sets }))}
+      >
+        choose this
+      </button>
+    </>
+  );
+}
+
+/** Takes a remedy: the plan is judged with it, its parts weigh and cost, and the finding says that it fits with it. */
 function TakeIt({ finding, remedy, usual }: { finding: Finding; remedy: Remedy; usual: boolean }) {
   const send = useSend();
   const { rule, subject = 'plan' } = finding;
@@ -160,6 +185,18 @@ function TakeIt({ finding, remedy, usual }: { finding: Finding; remedy: Remedy; 
         {taken ? 'taken' : counted ? 'counted as usual' : 'take this one'}
       </button>
     </>
+  );
+}
+
+/** What can be mended is mended; setting it aside is for who holds otherwise, and is asked for. */
+function Opinion({ finding }: { finding: Finding }) {
+  const mendable = finding.remedies.some((remedy) => remedy.sets !== undefined || canBeTaken(finding, remedy));
+  if (!mendable || finding.override) return <OverrideForm finding={finding} />;
+  return (
+    <details className="opinion">
+      <summary>You hold otherwise?</summary>
+      <OverrideForm finding={finding} />
+    </details>
   );
 }
 

@@ -273,6 +273,15 @@ export const endItems: readonly SurveyItem[] = [
     ['smooth', 'sharp'],
     { figure: 'rim' },
   ),
+  choice(
+    'rimHoleLine',
+    'wheels',
+    'Where the rim’s holes stand',
+    'Look along the rim’s bed: all nipple holes in one line, or in two, left and right of the middle?',
+    'Holes in two lines stand near the edge, and a narrow tape lets the tube into them.',
+    ['centred', 'staggered'],
+    { figure: 'rim' },
+  ),
   size(
     'tapeWidth',
     'wheels',

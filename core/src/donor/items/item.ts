@@ -321,4 +321,6 @@ export const choiceWords: Record<string, string> = {
   underSeat: 'on bars under the seat',
   smooth: 'smooth or with eyelets',
   sharp: 'sharp edges',
+  centred: 'in one line',
+  staggered: 'in two lines',
 };

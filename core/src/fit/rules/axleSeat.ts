@@ -1,3 +1,4 @@
+import { armPart } from '../../vehicle/vehicle.ts';
 import { ONE_ARM_ABOVE, TWO_ARMS_ABOVE } from '../../constants.ts';
 import { isProven } from '../../donor/entry.ts';
 import { kitPeakTorque } from '../../drive/kitTorque.ts';
@@ -76,7 +77,7 @@ export const axleSeat = kitRule(
         buy(
           'arms',
           phrase`Plan ${wanted} torque arm${wanted > 1 ? 's, one a side' : ''}.`,
-          take('torque-arm', rear ? 'rear axle' : 'front axle', wanted),
+          take(armPart(kit), rear ? 'rear axle' : 'front axle', wanted),
           { work: 30, sets: { torqueArms: wanted } },
         ),
       );

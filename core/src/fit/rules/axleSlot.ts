@@ -1,3 +1,5 @@
+import { armPart } from '../../vehicle/vehicle.ts';
+import { longer, shorter } from '../../quantity/compare.ts';
 import { isProven } from '../../donor/entry.ts';
 import { amount, phrase } from '../../quantity/format.ts';
 import { partData, surveyed } from '../rule.ts';
@@ -59,21 +61,21 @@ export const axleSlot = kitRule(
       );
     }
     const slack = slot.value - fit.axleFlatsM;
-    if (slack < -FILE_LIMIT) {
+    if (shorter(slack, -FILE_LIMIT)) {
       return say.stop(
         'Axle thicker than the slot',
         phrase`The slot is ${amount(slot.value, 'size')} wide and the flats ${amount(fit.axleFlatsM, 'size')}: ${amount(-slack, 'size')} would have to come off the dropout, more than ${amount(FILE_LIMIT, 'size')}.`,
         choose('thinner-axle', phrase`Choose a hub with flats of ${amount(slot.value, 'size')} or less.`),
       );
     }
-    if (slack > SLACK_WORST) {
+    if (longer(slack, SLACK_WORST)) {
       return say.rework(
         'Axle loose in the slot',
         phrase`The slot is ${amount(slot.value, 'size')} wide, ${amount(slack, 'size')} more than the flats: the axle rocks at every start and rounds them off.`,
         buy(
           'filling-arms',
           phrase`Fit a torque arm that fills the flats each side before the first ride.`,
-          take('torque-arm', rear ? 'rear axle' : 'front axle', 2),
+          take(armPart(kit), rear ? 'rear axle' : 'front axle', 2),
           { work: 30, sets: { torqueArms: 2 } },
         ),
       );
@@ -86,7 +88,7 @@ export const axleSlot = kitRule(
         ...(isProven(slot) ? [] : [measureIt(slotItem)]),
       );
     }
-    if (slack < -0.00005) {
+    if (shorter(slack, -0.00005)) {
       return say.rework(
         'File the slot to the flats',
         phrase`The flats are ${amount(fit.axleFlatsM, 'size', 2)} and the slot ${amount(slot.value, 'size', 2)}: ${amount(-slack, 'size', 2)} to file away, evenly, until the axle goes in by hand and no further.`,
@@ -98,11 +100,11 @@ export const axleSlot = kitRule(
         ),
       );
     }
-    if (slack > SLACK_GOOD && context.build.choice.torqueArms === 0) {
+    if (longer(slack, SLACK_GOOD) && context.build.choice.torqueArms === 0) {
       return say.rework(
         'Slack on the flats, and no torque arm',
         phrase`The slot is ${amount(slack, 'size', 2)} wider than the flats; with no torque arm the axle works in it.`,
-        buy('arm', phrase`Plan one torque arm.`, take('torque-arm', rear ? 'rear axle' : 'front axle'), {
+        buy('arm', phrase`Plan one torque arm.`, take(armPart(kit), rear ? 'rear axle' : 'front axle'), {
           work: 30,
           sets: { torqueArms: 1 },
         }),

@@ -1,5 +1,7 @@
+import { armPart } from '../../vehicle/vehicle.ts';
 import type { Remedy } from '../../build/remedy.ts';
 import { kitPeakTorque } from '../../drive/kitTorque.ts';
+import type { Kit } from '../../parts/kit.ts';
 import { amount, phrase } from '../../quantity/format.ts';
 import { partData, ruleFigure } from '../rule.ts';
 import { kitRule } from '../say.ts';
@@ -13,13 +15,13 @@ const ARM_SHARE = 0.45;
 const CONTACT = 0.012;
 
 /** One more arm than is planned, where there is room for it. */
-function moreArms(arms: number, end: 'rear axle' | 'front axle'): Remedy[] {
+function moreArms(kit: Kit, arms: number, end: 'rear axle' | 'front axle'): Remedy[] {
   if (arms >= 2) return [];
   return [
     buy(
       arms === 0 ? 'arm' : 'second-arm',
       arms === 0 ? phrase`Fit a torque arm.` : phrase`Fit a second torque arm.`,
-      take('torque-arm', end, arms + 1),
+      take(armPart(kit), end, arms + 1),
       { work: 30, sets: { torqueArms: arms + 1 } },
     ),
   ];
@@ -46,6 +48,7 @@ export const axleStress = kitRule(
     if (!fit) return null;
     const rear = fit.place === 'rear';
     const end = rear ? 'rear axle' : 'front axle';
+    if (build.donor.survey[rear ? 'rearAxleHolding' : 'frontAxleHolding']?.value === 'throughAxle') return null;
     const material = say.need(rear ? 'dropoutMaterial' : 'forkMaterial');
     const thick = say.need(rear ? 'rearDropoutThickness' : 'frontDropoutThickness');
     const depth = say.need(rear ? 'rearSlotDepth' : 'frontSlotDepth');
@@ -78,7 +81,7 @@ export const axleStress = kitRule(
       return say.rework(
         'Too much for the slot alone',
         phrase`${mpa(left)} on ${material} that bears ${mpa(bears)} again and again, with ${arms} arm${arms === 1 ? '' : 's'}.`,
-        ...moreArms(arms, end),
+        ...moreArms(kit, arms, end),
         set('phase-current', phrase`Set a lower phase current.`, { work: 10 }),
       );
     return say.fits(

@@ -1,3 +1,5 @@
+import { longer, shorter } from '../../quantity/compare.ts';
+import { MOST_SPACERS, WIDTH_PLAY } from './bracketSpacers.ts';
 import { isProven } from '../../donor/entry.ts';
 import { amount, phrase } from '../../quantity/format.ts';
 import { partData, surveyed } from '../rule.ts';
@@ -6,8 +8,6 @@ import { buy, choose, take, measureIt } from '../remedies.ts';
 
 /** Bore and adapter sizes agree within this much, m (paint, wear, caliper). */
 const BORE_PLAY = 0.0006;
-/** Width play, m: faced shells differ by this much. */
-const WIDTH_PLAY = 0.0005;
 
 /**
  * Bottom-bracket width and bore against the mid-drive: width inside the axle's range (spacers fill
@@ -35,14 +35,14 @@ export const bottomBracket = kitRule(
       partData('Bore it passes', amount(fit.boreM.least, 'size')),
     );
 
-    if (bracketWidth && bracketWidth.value < least - WIDTH_PLAY && least - bracketWidth.value > 0.012) {
+    if (bracketWidth && shorter(bracketWidth.value, least - MOST_SPACERS)) {
       return say.stop(
         'Shell too narrow for this motor',
         phrase`The shell is ${amount(bracketWidth.value, 'size')} wide and the motor’s axle wants ${amount(least, 'size')} at least: ${amount(least - bracketWidth.value, 'size')} of spacers would hang the motor off its bearings.`,
         choose('narrower', phrase`Take the kit in the narrower axle length, if its maker sells one.`),
       );
     }
-    if (bracketWidth && bracketWidth.value > most + WIDTH_PLAY) {
+    if (bracketWidth && longer(bracketWidth.value, most + WIDTH_PLAY)) {
       return say.stop(
         'Shell too wide for this motor',
         phrase`The shell is ${amount(bracketWidth.value, 'size')} wide; the motor’s axle ends at ${amount(most, 'size')}, ${amount(bracketWidth.value - most, 'size')} short.`,
@@ -50,15 +50,15 @@ export const bottomBracket = kitRule(
       );
     }
     const bore = bracketBore?.value;
-    if (bore !== undefined && bore < fit.boreM.least - BORE_PLAY) {
+    if (bore !== undefined && shorter(bore, fit.boreM.least - BORE_PLAY)) {
       return say.stop(
         'Shell bore too small',
         phrase`The bore is ${amount(bore, 'size')}; the motor needs ${amount(fit.boreM.least, 'size')} to pass through.`,
         choose('hub', phrase`Choose a hub motor; a shell is not bored out.`),
       );
     }
-    if (bore !== undefined && bore > fit.boreM.most + BORE_PLAY) {
-      const adapter = fit.adapterBoresM.find((b) => Math.abs(b - bore) <= 0.0012);
+    if (bore !== undefined && longer(bore, fit.boreM.most + BORE_PLAY)) {
+      const adapter = fit.adapterBoresM.find((b) => !longer(Math.abs(b - bore), 0.0012));
       return adapter === undefined
         ? say.stop(
             'No adapter for this bore',
@@ -102,8 +102,8 @@ export const bottomBracket = kitRule(
     }
     const spacer = Math.max(0, least - bracketWidth.value);
     return say.fits(
-      spacer > WIDTH_PLAY ? 'Shell suits it, with spacers' : 'Shell suits this motor',
-      spacer > WIDTH_PLAY
+      longer(spacer, WIDTH_PLAY) ? 'Shell suits it, with spacers' : 'Shell suits this motor',
+      longer(spacer, WIDTH_PLAY)
         ? phrase`${amount(bracketWidth.value, 'size')} wide with a bore of ${amount(bracketBore.value, 'size')}: axle ${amount(least, 'size')} less shell leaves ${amount(spacer, 'size')} of spacers.`
         : phrase`${amount(bracketWidth.value, 'size')} wide, within ${amount(least, 'size')} to ${amount(most, 'size')}; bore ${amount(bracketBore.value, 'size')}.`,
     );

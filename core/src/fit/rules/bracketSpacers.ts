@@ -1,7 +1,13 @@
+import { longer, shorter } from '../../quantity/compare.ts';
 import { amount, phrase } from '../../quantity/format.ts';
 import { partData } from '../rule.ts';
 import { kitRule } from '../say.ts';
 import { buy, take } from '../remedies.ts';
+
+/** Width play, m: faced shells differ by this much. */
+export const WIDTH_PLAY = 0.0005;
+/** Most of spacers between axle and shell, m: past it the motor hangs off its bearings. Source: workshop practice, a 120 mm axle in a 100 mm shell is ridden. */
+export const MOST_SPACERS = 0.02;
 
 /** Spacers each side between a wide axle and a narrow shell: what comes with the kit, and what must be bought. */
 export const bracketSpacers = kitRule(
@@ -23,9 +29,9 @@ export const bracketSpacers = kitRule(
         phrase`The axle suits ${amount(least, 'size')} to ${amount(most, 'size')}.`,
       );
     // Out of range altogether is the bracket's own verdict.
-    if (width > most + 0.0005 || width < least - 0.012) return null;
+    if (longer(width, most + WIDTH_PLAY) || shorter(width, least - MOST_SPACERS)) return null;
     const spare = most - width;
-    if (width < least - 0.0005)
+    if (shorter(width, least - WIDTH_PLAY))
       return say.rework(
         'Spacers beyond what the kit brings',
         phrase`${amount(most, 'size')} of axle less ${amount(width, 'size')} of shell is ${amount(spare, 'size')}; the kit’s own spacers end at a shell of ${amount(least, 'size')}.`,
@@ -37,8 +43,8 @@ export const bracketSpacers = kitRule(
         ),
       );
     return say.fits(
-      spare < 0.0005 ? 'No spacer wanted' : 'The kit’s spacers fill the shell',
-      spare < 0.0005
+      shorter(spare, WIDTH_PLAY) ? 'No spacer wanted' : 'The kit’s spacers fill the shell',
+      shorter(spare, WIDTH_PLAY)
         ? phrase`Shell and axle agree at ${amount(width, 'size')}.`
         : phrase`${amount(most, 'size')} of axle less ${amount(width, 'size')} of shell: ${amount(spare, 'size')} of spacers, on the left unless the chain line wants some on the right.`,
     );

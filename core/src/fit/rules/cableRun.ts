@@ -24,6 +24,7 @@ export const cableRun = kitRule(
           takes: take('cable-liner', 'leads'),
         }),
       );
+    // A rear hub's own lead stays outside, along the stay: what would go inside are the leads from the bar.
     if (run === 'internal') {
       const plug = kit.controls?.plugM;
       const port = say.need('cablePort');
@@ -57,7 +58,9 @@ export const cableRun = kitRule(
     }
     return say.fits(
       'Cables out of the way',
-      phrase`They run ${run === 'top' ? 'along the top tube' : 'along the down tube'}; the new leads follow them on clips.`,
+      run === 'underBracket'
+        ? phrase`They run under the shell, which a hub leaves alone; the new leads go along the down tube on clips, clear of them.`
+        : phrase`They run ${run === 'top' ? 'along the top tube' : 'along the down tube'}; the new leads follow them on clips.`,
     );
   },
 );

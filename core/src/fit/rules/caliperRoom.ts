@@ -1,3 +1,4 @@
+import { shorter } from '../../quantity/compare.ts';
 import { amount, phrase } from '../../quantity/format.ts';
 import { partData } from '../rule.ts';
 import { kitRule } from '../say.ts';
@@ -36,7 +37,7 @@ export const caliperRoom = kitRule(
         phrase`From rotor to cover there is ${amount(fit.rotorRoomM, 'size')}; how far the caliper reaches in has not been measured.`,
       );
     const gap = fit.rotorRoomM - reach;
-    if (gap < -0.002)
+    if (shorter(gap, -0.002))
       return say.stop(
         'The caliper meets the motor',
         phrase`It reaches ${amount(reach, 'size')} inside the rotor’s plane and the cover stands at ${amount(fit.rotorRoomM, 'size')}.`,
@@ -48,7 +49,7 @@ export const caliperRoom = kitRule(
         ),
         choose('other-motor', phrase`Choose another motor.`),
       );
-    if (gap < GAP)
+    if (shorter(gap, GAP))
       return say.rework(
         'The caliper all but touches',
         phrase`${amount(gap, 'size')} between caliper and cover; ${amount(GAP, 'size')} is wanted.`,

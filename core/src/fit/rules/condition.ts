@@ -3,7 +3,7 @@ import { conditionItems, type ConditionEntry, type ConditionItem } from '../../d
 import { conditionItemsFor, conditionWords } from '../../donor/survey.ts';
 import { phrase } from '../../quantity/format.ts';
 import type { Rule } from '../rule.ts';
-import { choose, look, work } from '../remedies.ts';
+import { ask, choose, look, work } from '../remedies.ts';
 import { donorRule } from '../say.ts';
 
 /** What putting an item right takes: the person’s own price and minutes where they were written, else the usual. */
@@ -45,6 +45,13 @@ export const conditionRules: readonly Rule[] = conditionItems.map((item) =>
       say.because({ label, value: words, provenance: 'measured' });
       const noted = entry.note === '' ? '' : ` Noted: ${entry.note}`;
       if (entry.grade === 'sound') return say.fits(`${label}: sound`, phrase`Looked at and found sound.${noted}`);
+      if (item === 'cracks' && entry.grade === 'needsWork')
+        return say.stop(
+          'A crack: nobody rides it until an expert clears it',
+          phrase`A crack grows under a motor’s torque and lets go at once. It is not “needs work” until somebody who repairs frames has seen it.${noted}`,
+          ask('frame-expert', phrase`Show it to a frame builder; mark it sound only when they say so in writing.`, 60),
+          mending(item, entry),
+        );
       return entry.grade === 'needsWork'
         ? say.rework(
             `${label}: needs work`,

@@ -1,6 +1,10 @@
+import { longer } from '../../quantity/compare.ts';
 import { phrase } from '../../quantity/format.ts';
 import { kitRule } from '../say.ts';
 import { work, choose, take } from '../remedies.ts';
+
+/** Bore of a shell for one-piece cranks, m. Source: the trade. */
+const ONE_PIECE_BORE = 0.0513;
 
 /** How the old cranks come off. */
 export const crankRemoval = kitRule(
@@ -19,15 +23,19 @@ export const crankRemoval = kitRule(
         'How the cranks come off not looked at',
         phrase`The bracket must be empty before a mid-drive goes in.`,
       );
-    if (fit === 'onePiece' && kit.mid.boreM.least >= 0.05)
+    const made = kit.mid.boreM.least >= 0.05;
+    const adapted = kit.mid.adapterBoresM.some((bore) => !longer(Math.abs(bore - ONE_PIECE_BORE), 0.0012));
+    if (fit === 'onePiece' && (made || adapted))
       return say.fits(
-        'Made for one-piece shells',
-        phrase`The one-piece crank is drawn out to one side and the motor fills its shell.`,
+        made ? 'Made for one-piece shells' : 'One-piece cranks come out, an adapter goes in',
+        made
+          ? phrase`The one-piece crank is drawn out to one side and the motor fills its shell.`
+          : phrase`The bent bar is drawn out to one side; the kit’s adapter fills the 51 mm shell it leaves.`,
       );
     if (fit === 'onePiece')
       return say.stop(
         'One-piece cranks',
-        phrase`The cranks are one bent bar through a 51 mm shell; a mid-drive made for threads does not fill it.`,
+        phrase`The cranks are one bent bar through a 51 mm shell; this motor does not fill it and no adapter for 51 mm is sold with it.`,
         choose('hub', phrase`Choose a hub motor.`),
         choose('one-piece-kit', phrase`Choose a kit made for one-piece shells.`),
       );

@@ -1,6 +1,6 @@
 import { phrase } from '../../quantity/format.ts';
 import { donorRule } from '../say.ts';
-import { buy, choose, take, measureIt } from '../remedies.ts';
+import { buy, choose, take } from '../remedies.ts';
 
 /** Old and simple, or newer with discs: what this donor is by the chosen school. */
 export const donorSchool = donorRule(
@@ -13,11 +13,10 @@ export const donorSchool = donorRule(
     school: 'donorAge',
   },
   ({ build }, say) => {
-    const material = say.look('frameMaterial');
-    const bracket = say.look('bracketKind');
-    const holding = say.look('rearAxleHolding');
-    const front = say.look('frontBrake');
     if (build.schools.donorAge === 'oldSimple') {
+      const material = say.need('frameMaterial');
+      const bracket = say.need('bracketKind');
+      const holding = say.need('rearAxleHolding');
       const hard = [
         material === 'carbon' ? 'carbon' : '',
         bracket === 'pressFit' ? 'a press-fit shell' : '',
@@ -29,20 +28,13 @@ export const donorSchool = donorRule(
           phrase`It has ${hard.join(' and ')}, which few kits go on.`,
           choose('simple-donor', phrase`Steel, threads and open slots take anything and can be bent back.`),
         );
-      if (material === undefined)
-        return say.open(
-          'Not seen enough to say',
-          phrase`Frame, shell and dropouts have not been looked at.`,
-          measureIt('frameMaterial'),
-        );
-      return say.fits('A simple donor', phrase`${material}, with nothing that rules kits out.`);
+      if (material === undefined || bracket === undefined || holding === undefined)
+        return say.open('Not seen enough to say', phrase`Frame, shell and dropouts have not all been looked at.`);
+      return say.fits('A simple donor', phrase`${material === 'steel' ? 'Steel' : material === 'titanium' ? 'Titanium' : 'Aluminium'}, with nothing that rules kits out.`);
     }
+    const front = say.need('frontBrake');
     if (front === undefined)
-      return say.open(
-        'Brakes not looked at',
-        phrase`Your school judges a donor by its brakes.`,
-        measureIt('frontBrake'),
-      );
+      return say.open('Brakes not looked at', phrase`Your school judges a donor by its brakes.`);
     return front === 'discCable' || front === 'discHydraulic'
       ? say.fits('A donor with a disc in front', phrase`It has brakes for the new weight.`)
       : say.rework(

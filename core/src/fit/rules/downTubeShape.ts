@@ -8,7 +8,7 @@ export const downTubeShape = kitRule(
     id: 'down-tube-shape',
     words: 'Down tube at the motor',
     group: 'frame',
-    uses: ['downTubeShape'],
+    uses: ['downTubeShape', 'tubeSag'],
     source: 'Workshop practice: the case is drawn up against the tube before the lock ring is tightened.',
     fitCritical: true,
   },
@@ -19,6 +19,11 @@ export const downTubeShape = kitRule(
       return say.open(
         'Down tube near the bracket not looked at',
         phrase`A mid-drive swings up until it meets the down tube. A tube that bends just ahead of the shell leaves it hanging.`,
+      );
+    if (shape === 'curved' && say.need('tubeSag') === undefined)
+      return say.open(
+        'How far the tube bows not measured',
+        phrase`The down tube is S-bent or curved; how far it stands off a straight edge decides whether a strut reaches.`,
       );
     if (shape === 'curved')
       return say.rework(

@@ -1,10 +1,11 @@
+import { longer } from '../../quantity/compare.ts';
 import { CALIPER_TOLERANCE, SPREAD_LIMIT_ALUMINIUM, SPREAD_LIMIT_STEEL } from '../../constants.ts';
 import type { Material } from '../../donor/donor.ts';
 import { isProven } from '../../donor/entry.ts';
 import { amount, phrase } from '../../quantity/format.ts';
 import { partData, ruleFigure, surveyed } from '../rule.ts';
 import { kitRule } from '../say.ts';
-import { buy, choose, take, measureIt } from '../remedies.ts';
+import { buy, choose, take, measureIt, work } from '../remedies.ts';
 
 /** Inner faces within this much of the hub count as equal, m: the ends close up by hand. */
 const HAND_PLAY = 0.001;
@@ -53,7 +54,7 @@ export const dropoutSpacing = kitRule(
     }
     const short = fit.dropoutSpacingM - spacing.value;
     const limit = rear ? (material ? spreadLimit[material.value] : 0) : 0;
-    if (short > HAND_PLAY) {
+    if (longer(short, HAND_PLAY)) {
       if (!material && rear) {
         return say.open(
           'May the ends be spread?',
@@ -62,7 +63,7 @@ export const dropoutSpacing = kitRule(
         );
       }
       say.because(ruleFigure('Springing allowed', amount(limit, 'size')));
-      if (short > limit + CALIPER_TOLERANCE) {
+      if (longer(short, limit + CALIPER_TOLERANCE)) {
         return say.stop(
           rear ? 'Hub too wide for this frame' : 'Hub too wide for this fork',
           phrase`The hub is ${amount(fit.dropoutSpacingM, 'size')} across and the ends ${amount(spacing.value, 'size')} apart: ${amount(short, 'size')} too wide, where ${rear ? (material?.value ?? '') : 'a fork'} allows ${amount(limit, 'size')}.`,
@@ -72,16 +73,26 @@ export const dropoutSpacing = kitRule(
       }
       return say.rework(
         'Ends must be sprung apart',
-        phrase`The hub is ${amount(short, 'size')} wider than the ${amount(spacing.value, 'size')} between the ends; ${material?.value ?? 'this'} allows ${amount(limit, 'size')}, cold-set evenly and checked with a string line.`,
-        buy(
-          'cold-set',
-          phrase`Cold-set the rear ends by ${amount(short, 'size')} in all, half each side, and true the dropouts parallel.`,
-          take('cold-setting', 'rear axle'),
-          { work: 45, tools: ['string-line', 'dropout-gauges'] },
-        ),
+        phrase`The hub is ${amount(short, 'size')} wider than the ${amount(spacing.value, 'size')} between the ends; ${material?.value ?? 'this'} allows ${amount(limit, 'size')}${material?.value === 'steel' ? ', cold-set evenly and checked with a string line' : ': sprung by hand as the wheel goes in, never bent to stay'}.`,
+        ...(material?.value === 'steel'
+          ? [
+              buy(
+                'cold-set',
+                phrase`Cold-set the rear ends by ${amount(short, 'size')} in all, half each side, and true the dropouts parallel.`,
+                take('cold-setting', 'rear axle'),
+                { work: 45, tools: ['string-line', 'dropout-gauges'] },
+              ),
+            ]
+          : [
+              work(
+                'spring-in',
+                phrase`Spring the ends apart by hand as the wheel goes in, half each side; aluminium is never cold-set, it cracks.`,
+                10,
+              ),
+            ]),
       );
     }
-    if (-short > WASHER_LIMIT) {
+    if (longer(-short, WASHER_LIMIT)) {
       return say.stop(
         'Hub too narrow for these ends',
         phrase`The ends are ${amount(spacing.value, 'size')} apart and the hub fills ${amount(fit.dropoutSpacingM, 'size')}: ${amount(-short, 'size')} of washers would leave too little thread in the nuts.`,
@@ -95,7 +106,7 @@ export const dropoutSpacing = kitRule(
         measureIt(item),
       );
     }
-    if (-short > HAND_PLAY) {
+    if (longer(-short, HAND_PLAY)) {
       return say.rework(
         'Washers fill the gap',
         phrase`The ends are ${amount(spacing.value, 'size')} apart, the hub ${amount(fit.dropoutSpacingM, 'size')}: ${amount(-short, 'size')} of axle washers, shared so that the rim stays in the middle.`,

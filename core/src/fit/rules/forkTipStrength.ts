@@ -1,3 +1,4 @@
+import { armPart } from '../../vehicle/vehicle.ts';
 import { amount, phrase } from '../../quantity/format.ts';
 import { kitRule } from '../say.ts';
 import { buy, take } from '../remedies.ts';
@@ -31,7 +32,7 @@ export const forkTipStrength = kitRule(
       return say.rework(
         'Thin fork tips want two arms',
         phrase`${amount(thick, 'size')} of tip; under ${amount(STOUT, 'size')} both sides want an arm, and ${build.choice.torqueArms} planned.`,
-        buy('two-arms', phrase`Plan two torque arms.`, take('torque-arm', 'front axle', 2), {
+        buy('two-arms', phrase`Plan two torque arms.`, take(armPart(kit), 'front axle', 2), {
           work: 30,
           sets: { torqueArms: 2 },
         }),

@@ -1,3 +1,4 @@
+import { isProven } from '../../donor/entry.ts';
 import { phrase } from '../../quantity/format.ts';
 import { surveyed } from '../rule.ts';
 import { kitRule } from '../say.ts';
@@ -55,10 +56,10 @@ export const frameMaterial = kitRule(
         choose('metal-donor', phrase`Convert another donor; a steel frame with a threaded shell is the easiest.`),
       );
     }
-    if (material.provenance === 'assumed') {
+    if (!isProven(material)) {
       return say.open(
-        'Frame material only assumed',
-        phrase`${material.value} would do; put a magnet to it.`,
+        material.provenance === 'assumed' ? 'Frame material only assumed' : 'Frame material from memory',
+        phrase`${material.value === 'steel' ? 'Steel' : material.value === 'titanium' ? 'Titanium' : 'Aluminium'} would do; put a magnet to it, or read the frame’s sticker.`,
         measureIt('frameMaterial'),
       );
     }

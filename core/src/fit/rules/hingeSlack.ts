@@ -1,9 +1,5 @@
 import { amount, phrase } from '../../quantity/format.ts';
 import { kitRule } from '../say.ts';
-import { buy, take } from '../remedies.ts';
-
-/** What a loom usually has to spare for a fold, m. Source: project. */
-const SPARE = 0.15;
 
 /** A hinge: leads past it must be as long folded as open. */
 export const hingeSlack = kitRule(
@@ -22,20 +18,10 @@ export const hingeSlack = kitRule(
         'Fold not measured for leads',
         phrase`How much lead the fold takes up decides whether the loom must be longer.`,
       );
-    return slack > SPARE
-      ? say.rework(
-          'The fold wants a longer loom',
-          phrase`Folding takes up ${amount(slack, 'size')}; most looms have ${amount(SPARE, 'size')} to spare.`,
-          buy(
-            'extension',
-            phrase`Add an extension lead with its plug away from the hinge.`,
-            take('extension-lead', 'leads'),
-            { work: 20 },
-          ),
-        )
-      : say.fits(
-          'Leads bend with the fold',
-          phrase`Folding takes up ${amount(slack, 'size')}, led in a loop on the hinge’s outside.`,
-        );
+    // How long the loom must be is the loom's own verdict; here only how it is led.
+    return say.fits(
+      'Leads bend with the fold',
+      phrase`Folding takes up ${amount(slack, 'size')}: lead them in a loop on the hinge’s outside, never straight over it. The loom’s length counts it.`,
+    );
   },
 );

@@ -16,9 +16,12 @@ export const lacing = kitRule(
     source:
       'A spoke leaves a large flange slantwise; past 12° at the rim the nipple bends it. Fewer crosses straighten it.',
   },
-  (_context, kit, say) => {
+  (context, kit, say) => {
     const fit = kit.hub;
     if (fit?.flangeRadiusM === undefined || fit.spokes === 0) return null;
+    const own = context.asItWillBe.tyres[fit.place];
+    // A wheel that comes built is its maker's lacing; only a hub laced to order is ours.
+    if (fit.beadsM.some((b) => Math.round(b * 1000) === Math.round(own.beadM * 1000))) return null;
     const rear = fit.place === 'rear';
     const tyre = say.need(rear ? 'rearTyre' : 'frontTyre');
     if (tyre === undefined)
@@ -26,8 +29,6 @@ export const lacing = kitRule(
         'Wheel size decides the crossing',
         phrase`The hub’s flange is ${amount(2 * fit.flangeRadiusM, 'size')} across.`,
       );
-    const bead = Math.round(tyre.beadM * 1000);
-    const stock = fit.beadsM.some((b) => Math.round(b * 1000) === bead);
     const rimRadius = tyre.beadM / 2 - 0.01;
     const lean = (crosses: number): number => {
       const turn = (2 * Math.PI * crosses) / (fit.spokes / 2);
@@ -44,7 +45,7 @@ export const lacing = kitRule(
       ruleFigure('Crosses', String(planned)),
       ruleFigure('Lean at the rim', degrees(planned)),
     );
-    if (!stock) {
+    {
       const holes = say.need(rear ? 'rearSpokes' : 'frontSpokes');
       if (holes === undefined)
         return say.open(

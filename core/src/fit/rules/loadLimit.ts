@@ -15,18 +15,22 @@ export const loadLimit = kitRule(
   },
   (context, kit, say) => {
     const own = context.build.donor.survey.loadLimit;
-    say.because(ruleFigure('All that moves', amount(context.systemMassKg, 'mass')), surveyed(context, 'loadLimit'));
+    const { onWheelsKg: onWheels, systemMassKg: all, trailer } = context;
+    say.because(ruleFigure('All that moves', amount(context.systemMassKg, 'mass')),
+      ...(trailer ? [ruleFigure('On its own wheels', amount(onWheels, 'mass'))] : []),
+      surveyed(context, 'loadLimit'));
     if (kit.systemLimitKg !== undefined) say.because(partData('Kit’s limit', amount(kit.systemLimitKg, 'mass')));
     const limits = [
-      ...(own ? [{ name: 'the vehicle', kg: own.value }] : []),
-      ...(kit.systemLimitKg !== undefined ? [{ name: 'the kit', kg: kit.systemLimitKg }] : []),
-    ].sort((a, b) => a.kg - b.kg);
+      // A trailer stands on wheels and a limit of its own; what presses on the coupling is the vehicle's.
+      ...(own ? [{ name: 'the vehicle', kg: own.value, loadKg: onWheels }] : []),
+      ...(kit.systemLimitKg !== undefined ? [{ name: 'the kit', kg: kit.systemLimitKg, loadKg: all }] : []),
+    ].sort((a, b) => a.kg - a.loadKg - (b.kg - b.loadKg));
     const least = limits[0];
-    if (least && context.systemMassKg > least.kg) {
-      const over = context.systemMassKg - least.kg;
+    if (least && least.loadKg > least.kg) {
+      const over = least.loadKg - least.kg;
       return say.stop(
         'Over the load limit',
-        phrase`All that moves is ${amount(context.systemMassKg, 'mass')}; ${least.name} allows ${amount(least.kg, 'mass')}: ${amount(over, 'mass')} over.`,
+        phrase`${least.loadKg === all ? 'All that moves is' : 'On its own wheels stand'} ${amount(least.loadKg, 'mass')}; ${least.name} allows ${amount(least.kg, 'mass')}: ${amount(over, 'mass')} over.`,
         choose('less-load', phrase`Carry ${amount(over, 'mass')} less.`),
         choose('lighter-parts', phrase`Choose lighter parts.`),
         choose('other-donor', phrase`Choose another donor.`),
@@ -36,15 +40,15 @@ export const loadLimit = kitRule(
       return say.open(
         own ? 'Vehicle’s load limit not proven' : 'Vehicle’s load limit not known',
         own
-          ? phrase`${amount(context.systemMassKg, 'mass')} would stay under ${amount(own.value, 'mass')}, but that limit is not from a plate or manual.`
+          ? phrase`${amount(onWheels, 'mass')} would stay under ${amount(own.value, 'mass')}, but that limit is not from a plate or manual.`
           : phrase`All that moves comes to ${amount(context.systemMassKg, 'mass')}; what the vehicle bears has not been looked up.`,
         measureIt('loadLimit'),
       );
     }
-    const margin = (least ?? { kg: own.value }).kg - context.systemMassKg;
+    const held = least ?? { name: 'the vehicle', kg: own.value, loadKg: onWheels };
     return say.fits(
       'Within the load limit',
-      phrase`${amount(context.systemMassKg, 'mass')} of ${amount(least?.kg ?? own.value, 'mass')}: ${amount(margin, 'mass')} in hand; ${least?.name ?? 'the vehicle'} sets it.`,
+      phrase`${amount(held.loadKg, 'mass')} of ${amount(held.kg, 'mass')}: ${amount(held.kg - held.loadKg, 'mass')} in hand; ${held.name} sets it.`,
     );
   },
 );

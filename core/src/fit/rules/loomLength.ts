@@ -1,3 +1,4 @@
+import { shorter } from '../../quantity/compare.ts';
 import { amount, phrase } from '../../quantity/format.ts';
 import { partData, ruleFigure } from '../rule.ts';
 import { kitRule } from '../say.ts';
@@ -38,7 +39,7 @@ export const loomLength = kitRule(
     const wanted = path + beyond + lock + fold + LOOPS;
     say.because(ruleFigure('Wanted', amount(wanted, 'size')));
     const spare = loom - wanted;
-    if (spare < -0.005)
+    if (shorter(spare, -0.005))
       return say.rework(
         'The loom is too short',
         phrase`${amount(wanted, 'size')} wanted with full lock${fold > 0 ? ', the fold' : ''} and a drip loop; ${amount(loom, 'size')} supplied: ${amount(-spare, 'size')} short.`,
@@ -51,7 +52,9 @@ export const loomLength = kitRule(
       );
     return say.fits(
       'The loom reaches',
-      phrase`${amount(spare, 'size')} to spare; lay the surplus in a flat loop under the down tube.`,
+      spare < 0.02
+        ? phrase`It reaches with nothing to spare: lay it without a detour.`
+        : phrase`${amount(spare, 'size')} to spare; lay the surplus in a flat loop under the down tube.`,
     );
   },
 );

@@ -1,3 +1,4 @@
+import { shorter } from '../../quantity/compare.ts';
 import { amount, phrase } from '../../quantity/format.ts';
 import { partData } from '../rule.ts';
 import { kitRule } from '../say.ts';
@@ -33,14 +34,14 @@ export const motorRoom = kitRule(
         phrase`The case needs ${amount(swing, 'size')} from the crank’s centre.`,
       );
     const gap = room - swing;
-    if (gap < -0.006)
+    if (shorter(gap, -0.006))
       return say.stop(
         'The case does not swing into place',
         phrase`It needs ${amount(swing, 'size')} from the crank’s centre and there is ${amount(room, 'size')}: ${amount(-gap, 'size')} short.`,
         choose('smaller-motor', phrase`Choose a smaller motor.`),
         choose('hub', phrase`Choose a hub motor.`),
       );
-    if (gap < GAP)
+    if (shorter(gap, GAP))
       return say.rework(
         'The case touches the frame',
         phrase`${amount(room, 'size')} of room for ${amount(swing, 'size')}: ${amount(gap, 'size')} left, ${amount(GAP, 'size')} wanted.`,

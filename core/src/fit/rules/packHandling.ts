@@ -1,8 +1,21 @@
 import { amount, phrase } from '../../quantity/format.ts';
 import { ruleFigure } from '../rule.ts';
-import { chosenPlacement } from '../../layout/packPlacement.ts';
+import type { Remedy } from '../../build/remedy.ts';
+import { chosenPlacement, packPlacements } from '../../layout/packPlacement.ts';
+import { packPlaceWords, tubePlaces, type Pack } from '../../parts/pack.ts';
+import type { PlanContext } from '../../vehicle/context.ts';
 import { packRule } from '../say.ts';
 import { choose } from '../remedies.ts';
+
+/** The frame as a way out only where this pack goes there; else a pack that would. */
+function inFrame(context: PlanContext, pack: Pack): Remedy[] {
+  const there = packPlacements(context, pack).find(
+    (p) => tubePlaces.includes(p.place) && p.lies !== null && p.verdict !== 'stop',
+  );
+  return there
+    ? [choose('in-frame', phrase`Put it ${packPlaceWords[there.place]}.`, { packPlace: there.place })]
+    : [choose('frame-pack', phrase`A pack that goes in the frame: this one does not.`)];
+}
 
 /** Where the pack sits by school, and what that does to handling. */
 export const packHandling = packRule(
@@ -26,13 +39,13 @@ export const packHandling = packRule(
       return say.rework(
         'On the rack, against your school',
         phrase`${amount(pack.massKg, 'mass')} high and behind: it wags at low speed and bounces off-road.`,
-        choose('in-frame', phrase`Put it in the frame if it goes there.`),
+        ...inFrame(context, pack),
       );
     if (onRack && build.brief.purpose === 'trail')
       return say.rework(
         'A pack on the rack on trails',
         phrase`It bounces, and breaks the rack’s struts.`,
-        choose('in-frame', phrase`Put it in the frame.`),
+        ...inFrame(context, pack),
         choose('soft-bag', phrase`Choose a pack in a bag, strapped in the frame.`),
       );
     if (place === 'behindSeatTube' || place === 'seatBack' || place === 'underSeat')

@@ -1,5 +1,5 @@
 import { voltsStanding } from '../../pack/volts.ts';
-import { fullVolts, nominalVolts } from '../../pack/battery.ts';
+import { chargerVolts, fullVolts, nominalVolts } from '../../pack/battery.ts';
 import { amount, phrase } from '../../quantity/format.ts';
 import { partData, ruleFigure } from '../rule.ts';
 import { packRule } from '../say.ts';
@@ -14,7 +14,7 @@ export const packVolts = packRule(
     fitCritical: true,
     uses: [],
     source:
-      'Full volts under the controller’s ceiling, cut-off volts above the pack’s own; cells: NMC 4.2, LFP 3.65, lead 2.4 V full.',
+      'Full volts under the controller’s ceiling, cut-off volts above the pack’s own; cells: NMC 4.2, LFP 3.65 V full; lead 2.13 V rested, its 2.4 off the charger is surface charge.',
   },
   (_context, pack, kit, say) => {
     if (!kit) return null;
@@ -23,7 +23,10 @@ export const packVolts = packRule(
     const lowest = pack.cutoffVPerCell * pack.series;
     const { maxVolts, cutoffVolts } = kit.controller;
     say.because(
-      ruleFigure('Pack straight off the charger', amount(full, 'voltage')),
+      ruleFigure(pack.chemistry === 'lead' ? 'Pack full, rested' : 'Pack straight off the charger', amount(full, 'voltage')),
+      ...(pack.chemistry === 'lead'
+        ? [ruleFigure('Surface charge, off the charger', amount(chargerVolts(pack), 'voltage'))]
+        : []),
       ruleFigure('Pack nominal', amount(nominal, 'voltage')),
       partData('Controller bears', amount(maxVolts, 'voltage')),
       partData('Controller is made for', amount(kit.nominalVolts, 'voltage')),
@@ -34,7 +37,7 @@ export const packVolts = packRule(
     if (stands === 'over') {
       return say.stop(
         'Full pack over the controller’s ceiling',
-        phrase`Off the charger the pack has ${amount(full, 'voltage')}; the controller bears ${amount(maxVolts, 'voltage')}. It fails at the first switching on, or soon after.`,
+        phrase`Full, the pack has ${amount(full, 'voltage')}; the controller bears ${amount(maxVolts, 'voltage')}. It fails at the first switching on, or soon after.`,
         choose('right-volts', phrase`Choose a ${amount(kit.nominalVolts, 'voltage', 0)} pack.`),
       );
     }
@@ -45,6 +48,11 @@ export const packVolts = packRule(
         choose('right-volts', phrase`Choose a ${amount(kit.nominalVolts, 'voltage', 0)} pack.`),
       );
     }
+    if (chargerVolts(pack) > maxVolts)
+      return say.fits(
+        'Volts match, once rested',
+        phrase`Rested it has ${amount(full, 'voltage')}, under the ceiling of ${amount(maxVolts, 'voltage')}. Off the charger ${amount(chargerVolts(pack), 'voltage')} of surface charge stands on it: take it off the charger an hour before switching on, or ride the lamp for some minutes.`,
+      );
     if (cutoffVolts < lowest - 2) {
       return say.fits(
         'Volts match; the pack’s board cuts off first',

@@ -14,7 +14,7 @@ export const purposeFit = kitRule(
   },
   ({ build, unladenKg: mass }, kit, say) => {
     const { brief, donor } = build;
-    say.look('vehicleMass');
+    say.need('vehicleMass');
     say.because(
       ruleFigure('Vehicle with kit and a battery', amount(mass, 'mass')),
       partData('Kit', amount(kit.price, 'money')),

@@ -1,3 +1,4 @@
+import { shorter } from '../../quantity/compare.ts';
 import { amount, phrase } from '../../quantity/format.ts';
 import { partData } from '../rule.ts';
 import { kitRule } from '../say.ts';
@@ -33,7 +34,7 @@ export const ringClearance = kitRule(
         phrase`The ring runs ${amount(out, 'size')} outside the shell’s face; how far the stay bulges has not been measured.`,
       );
     const gap = out - bulge;
-    if (gap < -0.002)
+    if (shorter(gap, -0.002))
       return say.stop(
         'The ring meets the chainstay',
         phrase`The stay stands ${amount(bulge, 'size')} past the face and the ring runs at ${amount(out, 'size')}: ${amount(-gap, 'size')} into it.`,
@@ -46,7 +47,7 @@ export const ringClearance = kitRule(
         ),
         choose('hub', phrase`A hub motor.`),
       );
-    if (gap < GAP)
+    if (shorter(gap, GAP))
       return say.rework(
         'The ring all but touches the stay',
         phrase`${amount(gap, 'size')} is left; ${amount(GAP, 'size')} is wanted, for the frame flexes.`,

@@ -16,7 +16,7 @@ export const sizesAgree = donorRule(
     source: 'The three inside lengths, chainstay, wheelbase and heights come to one head angle; 60 to 80° is ridden.',
   },
   ({ geometry, build }, say) => {
-    for (const id of ['chainstayLength', 'bracketHeight', 'wheelbase'] as const) say.look(id);
+    for (const id of ['chainstayLength', 'bracketHeight', 'wheelbase'] as const) say.need(id);
     if (geometry.problem)
       return say.rework(
         'The sizes do not close',
@@ -25,6 +25,7 @@ export const sizesAgree = donorRule(
       );
     const { survey } = build.donor;
     if (!geometry.triangle || !survey.seatSide || !survey.topSide || !survey.downSide) return null;
+    for (const id of ['seatSide', 'topSide', 'downSide'] as const) say.need(id);
     say.because(ruleFigure('Head angle they come to', amount(geometry.headAngleRad, 'angle')));
     if (geometry.headAngleRad < HEAD.low || geometry.headAngleRad > HEAD.high)
       return say.open(

@@ -1,7 +1,11 @@
+import { ownMass } from '../../build/ownMass.ts';
 import { massOf } from '../../vehicle/vehicle.ts';
 import { amount, phrase } from '../../quantity/format.ts';
 import { kitRule } from '../say.ts';
-import { buy, take } from '../remedies.ts';
+import { buy, measureIt, take } from '../remedies.ts';
+
+/** Heaviest that is leaned rather than stood, kg. Source: project, what one hand holds up. */
+const LEANED_UP_TO = 28;
 
 /** The stand under the new weight. */
 export const standLoad = kitRule(
@@ -17,13 +21,18 @@ export const standLoad = kitRule(
     const onIt = context.unladenKg - massOf(context.asItWillBe, 'vehicle');
     if (geometry.pairedRear || geometry.pairedFront) return null;
     const stand = say.need('stand');
-    const own = build.donor.survey.vehicleMass?.value;
+    const weighed = ownMass(build);
+    const own = weighed.known ? weighed.kg : undefined;
     if (stand === undefined)
       return say.open('Stand not looked at', phrase`Kit and battery add ${amount(onIt, 'mass')} to what it bears.`);
+    if (stand === 'none' && context.unladenKg <= LEANED_UP_TO)
+      return own === undefined
+        ? say.open('No stand, and the vehicle not weighed', phrase`Leaned against a wall it wants none up to ${amount(LEANED_UP_TO, 'mass')}.`, measureIt('vehicleMass'))
+        : say.fits('Leaned, as before', phrase`No stand; ${amount(context.unladenKg, 'mass')} leans against a wall as it did.`);
     if (stand === 'none')
       return say.rework(
         'Nothing to stand on',
-        phrase`A heavier vehicle falls harder, on its battery or motor.`,
+        phrase`${amount(context.unladenKg, 'mass')} leaned against a wall slides and falls, on its battery or motor.`,
         buy('stand', phrase`A two-legged stand.`, take('twin-stand', 'stand'), { work: 30 }),
       );
     const limit = say.need('standLimit');

@@ -1,3 +1,4 @@
+import { shorter } from '../../quantity/compare.ts';
 import { amount, phrase } from '../../quantity/format.ts';
 import { kitRule } from '../say.ts';
 import { buy, take } from '../remedies.ts';
@@ -26,13 +27,13 @@ export const tyreRoom = kitRule(
         phrase`A kit rim may spread the tyre; what room it has there has not been measured.`,
       );
     const gap = (room - tyre.widthM) / 2;
-    if (gap < 0.0015)
+    if (shorter(gap, 0.0015))
       return say.stop(
         'The tyre does not pass',
         phrase`${amount(tyre.widthM, 'size')} of tyre in ${amount(room, 'size')}: ${amount(gap, 'size')} each side.`,
         buy('tyre', phrase`Fit a narrower tyre.`, take('tyre', rear ? 'rear wheel' : 'front wheel'), { work: 30 }),
       );
-    if (gap < GAP)
+    if (shorter(gap, GAP))
       return say.rework(
         'Little room beside the tyre',
         phrase`${amount(gap, 'size')} each side, ${amount(GAP, 'size')} wanted.`,

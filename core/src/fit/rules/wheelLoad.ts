@@ -18,7 +18,7 @@ export const wheelLoad = kitRule(
     const front = kit.hub?.place === 'front';
     const wheels = (front && geometry.pairedFront) || (!front && geometry.pairedRear) ? 2 : 1;
     const load = (front ? loads.frontKg : loads.rearKg) / wheels;
-    say.look('rearWheelShare');
+    say.need('rearWheelShare');
     say.because(ruleFigure(`On each ${front ? 'front' : 'rear'} wheel`, amount(load, 'mass')));
     const own = kit.hub?.wheelLimitKg;
     const limit = own ?? say.need('wheelLimit');

@@ -18,13 +18,13 @@ const trailerThen = {
 
 /** Schools that version 5 added, each on its more careful side. */
 const schoolsNew = {
-  hubArms: 'always',
+  hubArms: 'aboveTorque',
   controllerPlace: 'ownBox',
   levers: 'kitLevers',
   brakeLever: 'cutOnly',
   cadenceSensor: 'fitted',
   midAxle: 'exact',
-  crankOffset: 'corrected',
+  crankOffset: 'left',
   newChain: 'ifWorn',
   entry: 'dripLoop',
   leads: 'outside',

@@ -7,9 +7,17 @@ type Row = readonly [name: string, price: number, grams: number, note?: string, 
  * thing has a price, a mass or a size.
  */
 const rows = {
-  'torque-arm': ['Torque arm, 4 mm steel', 24, 140, 'Fits 10 mm flats; with bolt and clamp.', { thicknessM: 0.004 }],
+  'torque-arm': ['Torque arm, 4 mm steel', 24, 140, 'Fits 10 mm flats; with bolt and clamp.', { thicknessM: 0.004, boreM: 0.0142 }],
+  'torque-arm-16': [
+    'Torque arm bored 16 mm',
+    29,
+    165,
+    'For thick axles; fits 12 mm flats, with bolt and clamp.',
+    { thicknessM: 0.005, boreM: 0.0162 },
+  ],
   'arm-clamp': ['Clamps for a torque arm, pair', 8, 40, 'Hose-type, for a fork leg or stay.'],
   'axle-washers': ['Axle washers, set', 6, 45, 'Hardened, 1 to 3 mm, both sides.'],
+  'axle-washers-16': ['Axle washers bored 16 mm, set', 8, 60, 'Hardened, for thick axles.', { boreM: 0.0162 }],
   'thin-washer': ['Thin axle washer', 4, 12, 'Toothed, 1.2 mm, in place of the thick one.'],
   'c-spacer': ['C-shaped spacers, pair', 6, 18, 'Fill the recess of lipped fork tips.'],
   'claw-hanger': ['Claw hanger', 9, 40, 'Held by axle nut and eyelet.', { thicknessM: 0.0035 }],
