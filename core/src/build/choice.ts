@@ -2,7 +2,10 @@ import { z } from '../reading/zod.ts';
 import { packPlaces } from '../parts/pack.ts';
 
 /** A tyre as a choice or a description names it, m. */
-export const tyreSizeSchema = z.object({ beadM: z.number().min(0.1).max(0.75), widthM: z.number().min(0.015).max(0.15) });
+export const tyreSizeSchema = z.object({
+  beadM: z.number().min(0.1).max(0.75),
+  widthM: z.number().min(0.015).max(0.15),
+});
 
 /** What a pack is held by. */
 export const fixings = ['bosses', 'clamps', 'straps', 'stands'] as const;

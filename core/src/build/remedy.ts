@@ -59,7 +59,15 @@ export function mergedTakings(takings: readonly Taking[]): Taking[] {
 export type ChoiceChange = Partial<
   Pick<
     Choice,
-    'kitId' | 'packId' | 'packPlace' | 'ringId' | 'clusterId' | 'hubGearId' | 'torqueArms' | 'assistLimitMs' | 'usesThrottle'
+    | 'kitId'
+    | 'packId'
+    | 'packPlace'
+    | 'ringId'
+    | 'clusterId'
+    | 'hubGearId'
+    | 'torqueArms'
+    | 'assistLimitMs'
+    | 'usesThrottle'
   >
 >;
 

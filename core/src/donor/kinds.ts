@@ -81,6 +81,11 @@ export function hasBox(kind: VehicleKind): boolean {
   return kindTraits[kind].box;
 }
 
+/** Whether a wheel sits between two ends, dropouts or fork tips, there: pairs run on an axle or on stubs. */
+export function hasEnds(kind: VehicleKind, end: 'front' | 'rear'): boolean {
+  return kindTraits[kind].paired !== end;
+}
+
 /** True for any vehicle on three wheels. */
 export function isTrike(kind: VehicleKind): boolean {
   return kindTraits[kind].paired !== 'none';

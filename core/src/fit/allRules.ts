@@ -3,6 +3,10 @@ import { armAnchor } from './rules/armAnchor.ts';
 import { axleSeat } from './rules/axleSeat.ts';
 import { axleSlot } from './rules/axleSlot.ts';
 import { schoolRules } from './rules/schoolSides.ts';
+import { packTrust } from './rules/packTrust.ts';
+import { rackOnSwingArm } from './rules/rackOnSwingArm.ts';
+import { frontDerailleur } from './rules/frontDerailleur.ts';
+import { hubGearFit } from './rules/hubGearFit.ts';
 import { axleBores } from './rules/axleBores.ts';
 import { rackShared, seatsAboard } from './rules/seatsAboard.ts';
 import { trailerBehind } from './rules/trailerBehind.ts';
@@ -134,6 +138,7 @@ export const kitRules: readonly Rule[] = [
   hubGearRatio,
   hubGearTorque,
   hubGearSchool,
+  frontDerailleur,
   chainTension,
   crossoverTandem,
   drivenWheels,
@@ -180,6 +185,8 @@ export const packRules: readonly Rule[] = [
   chemistrySchool,
   kitSource,
   packHandling,
+  packTrust,
+  rackOnSwingArm,
 ];
 export const donorRules: readonly Rule[] = [...conditionRules, donorSchool, riderFit, sizesAgree];
 
@@ -196,4 +203,5 @@ export const planRules: readonly Rule[] = [
   cadence,
   ringMount,
   clusterChoice,
+  hubGearFit,
 ];

@@ -1,3 +1,4 @@
+import { headOf } from './judge.ts';
 import { driveFamilies, driveFamilyWords, type DriveFamily, type Kit } from '../parts/kit.ts';
 import type { Finding } from './finding.ts';
 import { bestFirst, type Verdict } from '../verdict.ts';
@@ -33,6 +34,8 @@ export interface FamilySummary {
   verdict: Verdict;
   best: string | null;
   remaining: number;
+  /** What is open with its best kit: “2 to rework, 9 to measure”. */
+  open: string;
   total: number;
   /** What stops most of its kits here, in the findings' own words, most frequent first. */
   stoppedBy: { title: string; kits: number }[];
@@ -48,6 +51,7 @@ export function summariseFamilies(
     .map((family): FamilySummary => {
       const own = kits.filter((k) => k.kit.family === family);
       const best = bestFirst(own)[0];
+      const head = best ? headOf(best.findings) : null;
       const stops = new Map<string, number>();
       for (const { findings } of own) {
         for (const f of findings)
@@ -56,7 +60,8 @@ export function summariseFamilies(
       return {
         family,
         words: driveFamilyWords[family],
-        verdict: best?.verdict ?? 'measure',
+        verdict: head?.verdict ?? 'measure',
+        open: head?.words ?? '',
         best: best && best.verdict !== 'stop' ? best.kit.id : null,
         remaining: own.filter((k) => k.verdict !== 'stop').length,
         total: own.length,

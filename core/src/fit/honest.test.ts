@@ -27,7 +27,8 @@ describe('with nothing measured', () => {
       for (const about of ['donor', 'kit', 'pack', 'plan'] as const)
         for (const f of judgeAbout(about, context).findings) {
           const rule = ruleById(f.rule);
-          if (f.verdict === 'fits' && rule && rule.uses.length > 0) wrong.add(`${f.rule}: ${f.title} (${kind}, ${kit})`);
+          if (f.verdict === 'fits' && rule && rule.uses.length > 0)
+            wrong.add(`${f.rule}: ${f.title} (${kind}, ${kit})`);
         }
     }
     expect([...wrong].slice(0, 40)).to.deep.equal([]);

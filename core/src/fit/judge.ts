@@ -157,6 +157,34 @@ export function standing(findings: readonly Finding[]): Verdict {
   return open.length === 0 && findings.length > 0 ? 'fits' : worstOf(open);
 }
 
+/** How findings are headed: the verdict for the head, and what is open in a few words. */
+export interface Heading {
+  verdict: Verdict;
+  /** “2 to rework, 9 to measure”; empty where nothing is open. */
+  words: string;
+}
+
+/**
+ * A head over findings. Rework found among much that nobody has measured is no answer yet: it is headed “measure”, and
+ * both are counted. A stop is a stop.
+ */
+export function headOf(findings: readonly Finding[]): Heading {
+  const open = findings.filter((f) => !f.override);
+  const count = (verdict: Verdict): number => open.filter((f) => f.verdict === verdict).length;
+  const [stops, reworks, measures, fits] = [count('stop'), count('rework'), count('measure'), count('fits')];
+  const stands = standing(findings);
+  const unproven = open.some((f) => f.verdict === 'measure' && f.fitCritical === true) || measures > fits;
+  const words = [
+    stops > 0 ? `${stops} to stop` : '',
+    reworks > 0 ? `${reworks} to rework` : '',
+    measures > 0 ? `${measures} to measure` : '',
+  ];
+  return {
+    verdict: stands === 'rework' && measures > 0 && unproven ? 'measure' : stands,
+    words: words.filter((w) => w !== '').join(', '),
+  };
+}
+
 /** The same rules with the cheap ones first: a stop found early saves laying packs out and riding roads. */
 const cheapFirst = (rules: readonly Rule[]): readonly Rule[] =>
   [...rules].sort((a, b) => Number(a.dear === true) - Number(b.dear === true));

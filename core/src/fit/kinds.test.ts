@@ -103,7 +103,8 @@ const table: Record<string, Row[]> = {
       /tensioner/,
     ],
     ['tensioner not looked for', { survey: { clusterKind: 'single', rearAxleHolding: 'verticalSlot' } }, 'measure'],
-    ['holding not looked at', { survey: { clusterKind: 'hubGear', rearAxleHolding: '' } }, 'measure'],
+    ['holding not looked at', { ...mid, survey: { clusterKind: 'hubGear', rearAxleHolding: '' } }, 'measure'],
+    ['a rear hub leaves no hub gear behind', { survey: { clusterKind: 'hubGear', rearAxleHolding: '' } }, 'none'],
     ['a front hub leaves it', { ...front, survey: { clusterKind: 'single' } }, 'none'],
     ['a mid-drive with a hub gear asks', { ...mid, survey: { clusterKind: 'hubGear' } }, 'fits'],
     ['a delta trike has its own', { ...mid, kind: 'deltaTrike', survey: { clusterKind: 'single' } }, 'none'],
@@ -218,12 +219,16 @@ const table: Record<string, Row[]> = {
   ],
   'down-tube-shape': [
     ['straight', mid, 'fits'],
-    ['curved', { ...mid, survey: { downTubeShape: 'curved' } }, 'rework', /bends/],
+    ['curved', { ...mid, survey: { downTubeShape: 'curved', tubeSag: '25 mm' } }, 'rework', /bends/],
+    ['curved, and no bow measured', { ...mid, survey: { downTubeShape: 'curved' } }, 'measure', /bows/],
+    ['a boom has none', { ...mid, kind: 'recumbent', survey: { downTubeShape: '' } }, 'none'],
     ['none', { ...mid, survey: { downTubeShape: 'none' } }, 'rework', /No down tube/],
     ['not looked at', { ...mid, ...gone('downTubeShape') }, 'measure'],
     ['a hub does not ask', {}, 'none'],
   ],
   'driven-wheels': [
+    ['a rear hub without dropouts', { kind: 'deltaTrike' }, 'stop', /No dropouts/],
+    ['a front hub without a fork', { ...front, kind: 'tadpoleTrike' }, 'stop', /No fork/],
     ['both', { ...mid, kind: 'deltaTrike', survey: { drivenWheels: 'bothRear' } }, 'rework', /Both/],
     ['the left', { ...mid, kind: 'deltaTrike', survey: { drivenWheels: 'rearLeft' } }, 'rework', /One/],
     ['the right', { ...mid, kind: 'deltaTrike', survey: { drivenWheels: 'rearRight' } }, 'rework', /One/],
@@ -680,7 +685,28 @@ const table: Record<string, Row[]> = {
         },
       },
       'fits',
-      /smooth/,
+      /wide enough/,
+    ],
+    [
+      'laced into a rim nobody felt',
+      {
+        survey: { rimHoles: '' },
+        edit: ({ kit }) => {
+          if (kit.hub) delete kit.hub.rimInnerM;
+        },
+      },
+      'measure',
+      /not felt/,
+    ],
+    [
+      'the kit’s rim sharp on arrival',
+      {
+        edit: ({ kit }) => {
+          if (kit.hub) kit.hub.rimHoles = 'sharp';
+        },
+      },
+      'rework',
+      /Sharp/,
     ],
     [
       'laced into a sharp rim',
@@ -742,6 +768,26 @@ const table: Record<string, Row[]> = {
       {
         edit: ({ build }) => {
           build.choice.ringId = 'ring-46-bcd130';
+        },
+      },
+      'fits',
+      /bolts to the cranks/,
+    ],
+    [
+      'the donor’s cranks of another circle',
+      {
+        edit: ({ build }) => {
+          build.choice.ringId = 'ring-42-bcd104';
+        },
+      },
+      'stop',
+    ],
+    [
+      'the donor’s cranks not measured',
+      {
+        survey: { boltCircle: '' },
+        edit: ({ build }) => {
+          build.choice.ringId = 'ring-42-bcd104';
         },
       },
       'measure',
@@ -1128,7 +1174,9 @@ const table: Record<string, Row[]> = {
     ['not looked at', { kind: 'recumbent' }, 'measure'],
   ],
   'stand-load': [
-    ['no stand', { survey: { stand: 'none' } }, 'rework', /Nothing to stand/],
+    ['no stand, and light', { survey: { stand: 'none' } }, 'fits', /Leaned/],
+    ['no stand, and heavy', { survey: { stand: 'none', vehicleMass: '30 kg' } }, 'rework', /Nothing to stand/],
+    ['no stand, and never weighed', { survey: { stand: 'none', vehicleMass: '' } }, 'measure', /not weighed/],
     ['not looked at', gone('stand'), 'measure'],
     ['limit not known', gone('standLimit'), 'measure'],
     ['vehicle not weighed', gone('vehicleMass'), 'measure'],
@@ -1158,7 +1206,7 @@ const table: Record<string, Row[]> = {
       'fits',
       /laced/,
     ],
-    ['two rear wheels', { kind: 'deltaTrike' }, 'stop'],
+    ['two rear wheels are not its affair', { kind: 'deltaTrike' }, 'none'],
     ['not read', gone('rearTyre'), 'measure'],
     ['assumed', { survey: { rearTyre: '37-622 ?' } }, 'measure', /not proven/],
   ],

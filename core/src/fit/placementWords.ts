@@ -28,6 +28,7 @@ export function sayPlacement(context: PlanContext, pack: Pack, placed: PackPlace
     ),
     ...(pack.slideOffM > 0 ? [partData('Way off its rail', amount(pack.slideOffM, 'size'))] : []),
   );
+  if (placed.reason.kind === 'onTheBack') return sayOnTheBack(pack, say);
   if (!lies || placed.reason.kind === 'noPlace') return sayNoPlace(place, placed, say);
   say.because(
     ruleFigure(`Tightest gap, to ${lies.tightest.name}`, amount(lies.clearanceM, 'size', 0)),
@@ -45,6 +46,15 @@ const noSuchPlace: Partial<Record<PackPlace, Phrase>> = {
   trailer: phrase`The brief has no trailer.`,
   seatBack: phrase`A saddle has no back to carry it.`,
 };
+
+/** A pack on the rider's back, refused whatever it weighs. */
+function sayOnTheBack(pack: Pack, say: Say): Finding {
+  return say.stop(
+    'Not on anybody’s back',
+    phrase`${amount(pack.massKg, 'mass')} of cells between the shoulders: in a fall it lands on the spine, in a fault it burns there, and its lead ties the rider to the vehicle.`,
+    choose('on-vehicle', phrase`A place on the vehicle: in the frame, on the rack or in a bag on it.`),
+  );
+}
 
 function sayNoPlace(place: PackPlace, placed: PackPlacement, say: Say): Finding {
   const title = `No place ${packPlaceWords[place].replace(/^(on|in|under|behind) the /, 'at a ')}`;
@@ -192,10 +202,45 @@ function sayReason(context: PlanContext, pack: Pack, placed: PackPlacement, say:
         ...phrase`It takes spray and stones there: a guard and an upward plug. `,
         ...fits,
       ]);
+    case 'bagged':
+      return bagSaid(reason, fits, say);
+    case 'onTheBar':
+      return say.rework(
+        'In a bag on the bar',
+        phrase`${mass} swings with the steering and lies high; up to 2.5 kg is ridden so on short ways. It must not press on cables or lamp.`,
+        work(
+          'bar-strap',
+          phrase`Strap the bag’s foot to the head tube so that it does not swing, and lead the cable with slack for full lock.`,
+          20,
+          {
+            takes: take('pack-strap', 'pack'),
+          },
+        ),
+        choose('other-place', phrase`Another place for it.`),
+      );
+    case 'onTheBack':
+      return sayOnTheBack(pack, say);
     case 'noPlace':
     case 'sits':
       return say.fits(`Sits ${where}`, fits);
   }
+}
+
+function bagSaid({ item, short }: Extract<PlacementReason, { kind: 'bagged' }>, fits: Phrase, say: Say): Finding {
+  if (item !== null && short === null)
+    return say.open(
+      'The bag not measured inside',
+      phrase`A pack in a bag lies where the bag lets it.`,
+      measureIt(item),
+    );
+  if (short !== null)
+    return say.stop(
+      `Too small inside: its ${short}`,
+      phrase`The pack with its foam is more than the bag is inside.`,
+      buy('frame-bag', phrase`A larger frame bag, if the frame has room for one.`, take('frame-bag', 'pack')),
+      choose('other-place', phrase`Another place for it.`),
+    );
+  return say.fits('Lies in the frame bag', [...phrase`Padded, its plug upward and a drip hole below. `, ...fits]);
 }
 
 const bearers: Record<BearingItem, string> = { rackLimit: 'rack', basketLimit: 'front carrier' };

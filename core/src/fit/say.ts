@@ -2,6 +2,7 @@ import type { Remedy } from '../build/remedy.ts';
 import type { StageId } from '../build/stage.ts';
 import type { Survey, SurveyItemId } from '../donor/donor.ts';
 import { isProven, provenanceWords } from '../donor/entry.ts';
+import { hasEnds } from '../donor/kinds.ts';
 import { surveyItem } from '../donor/survey.ts';
 import type { Kit } from '../parts/kit.ts';
 import type { Pack } from '../parts/pack.ts';
@@ -10,7 +11,7 @@ import type { PlanContext } from '../vehicle/context.ts';
 import type { Verdict } from '../verdict.ts';
 import type { Evidence, Finding } from './finding.ts';
 import { measureIt } from './remedies.ts';
-import { groupStages, surveyed, type Rule, type RuleMeta } from './rule.ts';
+import { groupStages, surveyed, type Rule, type RuleGroup, type RuleMeta } from './rule.ts';
 
 type Value<K extends SurveyItemId> = NonNullable<Survey[K]>['value'];
 
@@ -107,12 +108,21 @@ export function speak(spec: Spec, context: PlanContext): Say {
   return new Speaker(spec, context);
 }
 
+/** Groups of rules that look at the ends a hub's axle sits in. */
+const ASKS_ENDS: ReadonlySet<RuleGroup> = new Set<RuleGroup>(['axle', 'wheel']);
+
 /** A rule about a kit on the donor: the kit in question of the context. */
 export function kitRule(spec: Spec, judge: (context: PlanContext, kit: Kit, say: Say) => Finding | null): Rule {
   return {
     ...spec,
     about: 'kit',
-    judge: (context) => (context.kit ? judge(context, context.kit, new Speaker(spec, context)) : null),
+    judge: (context) => {
+      const { kit } = context;
+      if (!kit) return null;
+      // What a wheel's ends are like is asked only where it has any; that it has none is the driven wheels' verdict.
+      if (kit.hub && ASKS_ENDS.has(spec.group) && !hasEnds(context.build.donor.kind, kit.hub.place)) return null;
+      return judge(context, kit, new Speaker(spec, context));
+    },
   };
 }
 

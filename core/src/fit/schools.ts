@@ -149,7 +149,10 @@ export const schools: { [K in SchoolId]: School & { sides: Record<Schools[K], { 
     question: 'Should a lever brake with the motor, or only cut it?',
     sides: {
       cutOnly: { words: 'cut only', reason: 'Braking torque works the axle both ways, and a full battery refuses it.' },
-      electric: { words: 'brake with the motor', reason: 'Pads last, and long descents heat the motor instead of the rims.' },
+      electric: {
+        words: 'brake with the motor',
+        reason: 'Pads last, and long descents heat the motor instead of the rims.',
+      },
     },
   },
   cadenceSensor: {
@@ -176,7 +179,10 @@ export const schools: { [K in SchoolId]: School & { sides: Record<Schools[K], { 
     question: 'A mid-drive sets the cranks off centre: correct it?',
     sides: {
       corrected: { words: 'corrected', reason: 'Hips and knees notice a centimetre within an hour.' },
-      left: { words: 'left as it is', reason: 'Many riders never notice, and offset cranks are one more thing to buy.' },
+      left: {
+        words: 'left as it is',
+        reason: 'Many riders never notice, and offset cranks are one more thing to buy.',
+      },
     },
   },
   newChain: {
@@ -192,7 +198,10 @@ export const schools: { [K in SchoolId]: School & { sides: Record<Schools[K], { 
     question: 'A drip loop, or sealed straight in?',
     sides: {
       dripLoop: { words: 'a drip loop below', reason: 'Water runs off the lowest point whatever the seal does.' },
-      sealed: { words: 'sealed, straight in', reason: 'Nothing hangs out; but a seal that fails has no second chance.' },
+      sealed: {
+        words: 'sealed, straight in',
+        reason: 'Nothing hangs out; but a seal that fails has no second chance.',
+      },
     },
   },
   leads: {

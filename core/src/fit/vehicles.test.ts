@@ -240,7 +240,7 @@ const vehicles: Vehicle[] = [
     what: 'S-bent down tube, mid-drive',
     kind: 'diamond',
     kit: 'wren-m250',
-    survey: { downTubeShape: 'curved' },
+    survey: { downTubeShape: 'curved', tubeSag: '30 mm' },
     reworks: ['down-tube-shape'],
   },
   {
@@ -394,7 +394,7 @@ const vehicles: Vehicle[] = [
     kind: 'deltaTrike',
     kit: 'otter-r250',
     survey: trike,
-    stops: ['wheel-size'],
+    stops: ['driven-wheels'],
   },
   {
     what: 'the same, direct front hub in a steel fork',
@@ -645,7 +645,7 @@ const vehicles: Vehicle[] = [
 function plan(v: Vehicle): Map<string, Finding> {
   const b = newBuild('case', 'Case', '2026-01-01T00:00:00.000Z');
   b.donor.kind = v.kind;
-  b.donor.survey = typedSurvey({ ...city, ...v.survey });
+  b.donor.survey = typedSurvey({ ...city, rearWheelShare: '58 kg', ...v.survey });
   b.choice.torqueArms = 1;
   v.edit?.(b);
   return kitFindings(b, shelf, v.kit);

@@ -4,7 +4,7 @@ import type { Kit } from '../parts/kit.ts';
 import { amount, phrase, type Phrase } from '../quantity/format.ts';
 import type { Finding } from './finding.ts';
 import type { Verdict } from '../verdict.ts';
-import { standing } from './judge.ts';
+import { headOf } from './judge.ts';
 
 /** "Can it": the verdict on vehicle, kit and pack together, with what decides it. */
 export interface CanIt {
@@ -58,16 +58,18 @@ export function canIt(
 ): CanIt {
   const open = findings.filter((f) => f.verdict !== 'fits' && !f.override);
   const decisive = findings.filter((f) => f.subject !== 'plan');
-  const worstVerdict = standing(decisive);
-  // What is not measured on a part to be ordered leaves the answer open, whatever else wants rework.
-  const unproven = open.some((f) => f.verdict === 'measure' && f.fitCritical === true);
-  const verdict: Verdict = worstVerdict === 'rework' && unproven ? 'measure' : worstVerdict;
+  // What is not measured leaves the answer open, whatever else wants rework.
+  const { verdict, words } = headOf(decisive);
   const worst =
     decisive.find((f) => f.verdict === verdict && !f.override && (verdict !== 'measure' || f.fitCritical === true)) ??
     decisive.find((f) => f.verdict === verdict && !f.override);
   if (!kit) {
     return bestKit === null
-      ? { verdict: 'measure', words: canWords.measure, why: phrase`No kit has been looked at yet.` }
+      ? {
+          verdict: 'measure',
+          words: canWords.measure,
+          why: phrase`No kit is chosen, and too little is measured to name one: from a dozen measurements on the nearest is named.`,
+        }
       : {
           verdict: bestKit.verdict,
           words: bestKit.verdict === 'stop' ? 'No kit on the shelf goes on' : canWords[bestKit.verdict],
@@ -81,7 +83,7 @@ export function canIt(
     why:
       verdict === 'fits' || !worst
         ? phrase`Everything asked of ${kit.name} on this vehicle is measured and fits.`
-        : phrase`${kit.name}: ${worst.title.charAt(0).toLowerCase()}${worst.title.slice(1)}${many > 1 ? `, and ${many - 1} more of the kind` : ''}.`,
+        : phrase`${kit.name}: ${worst.title.charAt(0).toLowerCase()}${worst.title.slice(1)}${many > 1 ? `; in all ${words}` : ''}.`,
   };
 }
 

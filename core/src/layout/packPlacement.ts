@@ -69,8 +69,11 @@ const placeOrder: readonly PackPlace[] = [
   'rack',
   'underSeat',
   'underDownTube',
+  'frameBag',
   'basket',
+  'bar',
   'trailer',
+  'backpack',
 ];
 
 function placeEverywhere(placing: Placing, room: FrameRoom, pack: Pack): PackPlacement[] {
@@ -116,8 +119,8 @@ function placeIn(placing: Placing, room: FrameRoom, pack: Pack, place: PackPlace
     const aside = { x: bracket.x, y: bracket.y + 0.05 };
     return {
       place,
-      verdict: place === 'basket' || place === 'trailer' ? 'measure' : 'stop',
-      reason: { kind: 'noPlace', enclosed: room.enclosed },
+      verdict: place === 'basket' ? 'measure' : 'stop',
+      reason: place === 'backpack' ? { kind: 'onTheBack' } : { kind: 'noPlace', enclosed: room.enclosed },
       clearanceM: null,
       bandM: 0,
       worst: null,

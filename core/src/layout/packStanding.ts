@@ -1,3 +1,4 @@
+import { shorter } from '../quantity/compare.ts';
 import { rackLoadKg } from '../build/brief.ts';
 import { BATTERY_CLEARANCE_WANTED } from '../constants.ts';
 import type { Build } from '../build/build.ts';
@@ -39,7 +40,11 @@ export type PlacementReason =
   | { kind: 'boxed' }
   | { kind: 'trailed' }
   | { kind: 'slung' }
+  | { kind: 'bagged'; item: FrameBagItem | null; short: 'length' | 'height' | 'width' | null }
+  | { kind: 'onTheBar' }
+  | { kind: 'onTheBack' }
   | { kind: 'sits' };
+export type FrameBagItem = 'frameBagLength' | 'frameBagHeight' | 'frameBagWidth';
 export type BearingItem = 'rackLimit' | 'basketLimit';
 
 /** How a place stands: its verdict, and why as data. */
@@ -50,13 +55,17 @@ export interface Standing {
 
 export const FRAME_SIDES = ['seatSide', 'topSide', 'downSide', 'headSide'] as const satisfies readonly SurveyItemId[];
 /** Places with a floor of their own, where what bears it decides. */
-const ON_DECKS: readonly PackPlace[] = ['rack', 'basket', 'box', 'trailer'];
-export const IN_FRAME: readonly PackPlace[] = ['downTube', 'seatTube', 'topTube'];
+const ON_DECKS: readonly PackPlace[] = ['rack', 'basket', 'box', 'trailer', 'bar'];
+export const IN_FRAME: readonly PackPlace[] = ['downTube', 'seatTube', 'topTube', 'frameBag'];
 /** No tape well read is off by so much, m. Source: project. */
 export const SURE_OF = 0.014;
 /** Heaviest pack on a carrier that turns with the bar, and on a saddle's rails, kg. Source: workshop practice. */
 const BASKET_MOST = 3.5;
 const RAILS_MOST = 2;
+/** Heaviest pack in a bag on the bar, kg. Source: workshop practice. */
+const BAR_MOST = 2.5;
+/** Foam round a pack in a bag, both sides together, m. Source: workshop practice. */
+const FOAM = 0.01;
 /** Hollow under a straight rail that is made up by its rubber, m. Source: workshop practice. */
 const HOLLOW_MADE_UP = 0.004;
 /** A pack this much narrower than the usual room beside it needs no measure of that room, m. Source: project. */
@@ -160,6 +169,14 @@ export function byLoad(placing: Placing, pack: Pack, place: PackPlace): Standing
       return { verdict: 'fits', reason: { kind: 'bracketed' } };
     case 'box':
       return { verdict: 'fits', reason: { kind: 'boxed' } };
+    case 'frameBag':
+      return inBag(placing, pack);
+    case 'bar':
+      return pack.massKg > BAR_MOST
+        ? { verdict: 'stop', reason: { kind: 'onSteering' } }
+        : { verdict: 'rework', reason: { kind: 'onTheBar' } };
+    case 'backpack':
+      return { verdict: 'stop', reason: { kind: 'onTheBack' } };
     case 'trailer':
       return { verdict: 'rework', reason: { kind: 'trailed' } };
     case 'underDownTube':
@@ -167,6 +184,22 @@ export function byLoad(placing: Placing, pack: Pack, place: PackPlace): Standing
     default:
       return { verdict: 'fits', reason: { kind: 'sits' } };
   }
+}
+
+/** A pack in a frame bag: each way it must be as large inside as the pack with its foam. */
+function inBag(placing: Placing, pack: Pack): Standing {
+  const { survey } = placing.build.donor;
+  const ways = [
+    ['length', 'frameBagLength', pack.outline.lengthM],
+    ['height', 'frameBagHeight', pack.outline.heightM],
+    ['width', 'frameBagWidth', pack.outline.widthM],
+  ] as const;
+  const unread = ways.find(([, item]) => !isProven(survey[item]));
+  if (unread) return { verdict: 'measure', reason: { kind: 'bagged', item: unread[1], short: null } };
+  const short = ways.find(([, item, m]) => shorter(survey[item]?.value ?? 0, m + FOAM));
+  return short
+    ? { verdict: 'stop', reason: { kind: 'bagged', item: short[1], short: short[0] } }
+    : { verdict: 'fits', reason: { kind: 'bagged', item: null, short: null } };
 }
 
 /** A load on a rack or basket against what it bears. */

@@ -359,6 +359,7 @@ function mountsOf(donor: Donor, g: DonorGeometry, trailer: Trailer | null): Moun
       bossesM: bossesAt('downTube'),
       on: ['down tube'],
     });
+    put({ place: 'frameBag', name: 'the frame bag', face: low, side: 1, on: ['down tube'] });
     put({
       place: 'seatTube',
       name: 'the seat tube',
@@ -456,6 +457,20 @@ function mountsOf(donor: Donor, g: DonorGeometry, trailer: Trailer | null): Moun
       side: 1,
       on: [],
       overhangM: 0.02,
+    });
+  }
+  if (survey.hands?.value !== 'underSeat' && !kindTraits[kind].boom) {
+    // A bag on the bar hangs ahead of the head tube, under the grips.
+    const y = g.headTop.y - 0.1;
+    put({
+      place: 'bar',
+      name: 'the bar bag',
+      face: [
+        { x: g.headTop.x + 0.06, y },
+        { x: g.headTop.x + 0.32, y },
+      ],
+      side: 1,
+      on: ['handlebar', 'stem', 'fork', 'head tube'],
     });
   }
   if (g.box && kindTraits[kind].box) {

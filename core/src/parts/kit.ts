@@ -103,6 +103,8 @@ const sideFit = z.object({
   /** Distance its two clamps can be set apart. */
   clampSpanM: z.object({ least: positive.max(1), most: positive.max(1) }),
   sprocketMount: z.enum(['rotorBolts', 'spokes']),
+  /** From the frame’s middle to the line its own chain runs in, m. */
+  sprocketLineM: positive.max(0.1).optional(),
 });
 
 /** What comes with a kit for the bars, and how much bar each takes. */

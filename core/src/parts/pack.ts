@@ -14,6 +14,9 @@ export const packPlaces = [
   'basket',
   'box',
   'trailer',
+  'bar',
+  'frameBag',
+  'backpack',
 ] as const;
 export type PackPlace = (typeof packPlaces)[number];
 export const packPlaceWords: Record<PackPlace, string> = {
@@ -28,6 +31,9 @@ export const packPlaceWords: Record<PackPlace, string> = {
   basket: 'in the front basket',
   box: 'in the box',
   trailer: 'on the trailer',
+  bar: 'in a bag on the bar',
+  frameBag: 'in a frame bag',
+  backpack: 'in a backpack',
 };
 /** Places where the pack is bolted, clamped or strapped to a tube of the frame. */
 export const tubePlaces: readonly PackPlace[] = ['downTube', 'seatTube', 'behindSeatTube', 'underDownTube', 'topTube'];
@@ -42,10 +48,20 @@ export const packFormWords: Record<PackForm, string> = {
   tubeCase: 'slim case along the tube',
   custom: 'own outline',
 };
+/** Where a pack comes from: what it may be trusted with hangs on it. */
+export const packOrigins = ['new', 'used', 'homeMade'] as const;
+export const packOriginWords: Record<(typeof packOrigins)[number], string> = {
+  new: 'new, from its seller',
+  used: 'used',
+  homeMade: 'home-made or rebuilt',
+};
+
 export const packEnds = ['low', 'high'] as const;
 
 export const packSchema = z.object({
   ...partBase,
+  /** A stack of old blocks in a trailer outweighs any other part. */
+  massKg: notNegative.max(400),
   kind: z.literal('pack'),
   chemistry: z.enum(chemistries),
   series: z.int().min(1).max(40),
@@ -55,9 +71,13 @@ export const packSchema = z.object({
   leadOhm: notNegative.max(1),
   cutoffVPerCell: positive.max(4),
   usable: share,
-  /** Continuous amps of one cell, and of the protection board. */
-  cellContinuousA: positive.max(500),
-  boardA: positive.max(500),
+  /** Continuous amps of one cell, and of the protection board; null where nobody knows. */
+  cellContinuousA: positive.max(500).nullable(),
+  boardA: positive.max(500).nullable(),
+  /** Where it comes from; absent: new from a seller. */
+  origin: z.enum(packOrigins).optional(),
+  /** Share of its first capacity that is left; absent on a new one is all of it, null: nobody has tried. */
+  health: z.number().min(0.2).max(1).nullable().optional(),
   outline: z.object({ lengthM: positive.max(1.2), heightM: positive.max(0.6), widthM: positive.max(0.6) }),
   slideOffM: notNegative.max(0.3),
   /** How its case is made; absent: a slab. */

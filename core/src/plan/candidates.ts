@@ -1,3 +1,4 @@
+import { packHealth } from '../pack/health.ts';
 import { kitPeakTorque } from '../drive/kitTorque.ts';
 import { summariseFamilies, type FamilySummary } from '../fit/families.ts';
 import { judgeAbout, type Judgement } from '../fit/judge.ts';
@@ -98,7 +99,7 @@ function packCandidates(whole: PlanContext): PackCandidate[] {
         pack.id === whole.chosen.pack?.id
           ? chosenPlacement(context, pack)
           : (packPlacements(context, pack)[0] as PackPlacement);
-      const usable = nominalWh(pack) * pack.usable * coldFactor(pack.chemistry, temperatureC);
+      const usable = nominalWh(pack) * pack.usable * packHealth(pack) * coldFactor(pack.chemistry, temperatureC);
       const rides = whPerKm !== null && suits;
       return {
         pack,

@@ -5,7 +5,8 @@ import { chainAngle, chainLinks, chainLinksWorkshop, cogLines, MOST_LEAN } from 
 import { tyreRadius } from '../quantity/tyre.ts';
 import { cadenceAt, speedAtCadence, startGrade, steadySpeed } from '../ride/steady.ts';
 import type { PlanContext } from '../vehicle/context.ts';
-import { hubGearRatios } from '../vehicle/gearing.ts';
+import { RIDER_PEAK_TORQUE } from '../constants.ts';
+import { hubGearLimits } from '../fit/gearsThatWillBe.ts';
 import { systemOf } from '../vehicle/system.ts';
 import { voltsSuit } from '../pack/volts.ts';
 
@@ -61,12 +62,12 @@ export function gearSheet(context: PlanContext): GearSheet {
   const { survey, kind } = build.donor;
   const common = commonFrame[kind];
   const hubGear = gearing.drivetrain === 'hubGear';
-  const cogTeeth = hubGear ? [survey.cogTeeth?.value[0] ?? 19] : gearing.gears.map((g) => g.cog).sort((a, b) => a - b);
+  const cogTeeth = gearing.hubGear ? [gearing.hubGear.cog] : gearing.gears.map((g) => g.cog).sort((a, b) => a - b);
   const spacing = survey.rearDropoutSpacing?.value ?? 0.135;
   const chainstay = survey.chainstayLength?.value ?? common.chainstayLength;
   const shell = survey.bracketWidth?.value ?? 0.068;
   const ringOut = kit?.mid?.ringOutM;
-  const ringLineM = ringOut === undefined ? COMMON_RING_LINE : shell / 2 + ringOut;
+  const ringLineM = ringOut === undefined ? COMMON_RING_LINE : shell / 2 + ringOut - gearing.ringOffsetM;
   const lines = cogLines(spacing, cogTeeth.length, kit?.hub?.place === 'rear');
   const rows = cogTeeth.map((cog, i): ChainRow => {
     const lineM = lines[i] as number;
@@ -78,9 +79,11 @@ export function gearSheet(context: PlanContext): GearSheet {
   const biggest = Math.max(...cogTeeth);
 
   const wheel = tyreRadius(asItWillBe.tyres.rear);
-  const floor = survey.hubGearRatioFloor?.value;
-  const bears = survey.hubGearTorque?.value;
-  const ratios = hubGearRatios(shelf.hubGear, survey.hubGear?.value ?? 'three');
+  const limits = hubGearLimits(context);
+  const floor = limits?.leastRatio;
+  const bears = limits?.mostTorqueNm;
+  const ratios = gearing.hubGear?.ratios ?? [1];
+  const legs = kit && !(build.choice.usesThrottle && kit.throttle) ? RIDER_PEAK_TORQUE : 0;
   const rings = [...new Set(shelf.ring.map((r) => r.teeth).concat(gearing.ring))].sort((a, b) => a - b);
   // A mid-drive lives by its biggest cog; with a hub only the smallest matters, for the legs.
   const byLegs = !hubGear && !kit?.mid;
@@ -105,7 +108,7 @@ export function gearSheet(context: PlanContext): GearSheet {
       }
       const below = hubGear && kit?.mid !== undefined && floor !== undefined && ring / cog < floor;
       const over =
-        hubGear && kit?.mid !== undefined && bears !== undefined && (kitPeakTorque(kit) * cog) / ring > bears;
+        hubGear && kit?.mid !== undefined && bears !== undefined && ((kitPeakTorque(kit) + legs) * cog) / ring > bears;
       return {
         ring,
         cog,

@@ -41,7 +41,8 @@ describe('a remedy taken', () => {
 
   it('that no longer applies, is of another part, or overridden, counts nothing', () => {
     const b = tight();
-    const taken = (build: Build): string[] => takenBy(PlanContext.of(build, starterShelf)).flatMap((t) => t.takes.map((x) => x.part));
+    const taken = (build: Build): string[] =>
+      takenBy(PlanContext.of(build, starterShelf)).flatMap((t) => t.takes.map((x) => x.part));
     b.fixes = [{ rule: 'valve-hole', subject: 'otter-r250', remedy: 'tube', on: '2026-01-02' }];
     expect(taken(b)).to.deep.equal(['tube']);
     expect(

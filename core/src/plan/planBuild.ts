@@ -1,7 +1,9 @@
+import { isProven } from '../donor/entry.ts';
+import { budgetFinding } from './budget.ts';
 import type { Build } from '../build/build.ts';
 import type { DonorGeometry, Point } from '../donor/geometry.ts';
 import type { Finding } from '../fit/finding.ts';
-import { judgeInSteps, standing } from '../fit/judge.ts';
+import { headOf, judgeInSteps } from '../fit/judge.ts';
 import { canIt, worthIt, type CanIt, type WorthIt } from '../fit/worth.ts';
 import type { Kit } from '../parts/kit.ts';
 import type { Pack, PackPlace } from '../parts/pack.ts';
@@ -72,7 +74,7 @@ export function* planInSteps(context: PlanContext): Steps<ChosenPlan> {
   const { kit, pack } = context;
   // Among equals the brief comes first, then the vehicle, its parts, and what the plan as a whole comes to.
   const whole = (yield* judgeInSteps('plan', context)).findings;
-  const findings = worstFirst([
+  const judged = worstFirst([
     ...whole.filter((f) => f.stage === 'brief'),
     ...(yield* judgeInSteps('donor', context)).findings,
     ...(yield* judgeInSteps('kit', context)).findings,
@@ -81,19 +83,21 @@ export function* planInSteps(context: PlanContext): Steps<ChosenPlan> {
   ]);
   const parts: Partial<StageParts> = {};
   for (const stage of planStages) {
-    const here = findings.filter((f) => f.stage === stage.id);
+    const here = judged.filter((f) => f.stage === stage.id);
     // Each stage says in its type which earlier parts it reads; the list's order is what makes them be there.
     const plan = stage.plan as (c: PlanContext, earlier: Partial<StageParts>, f: readonly Finding[]) => unknown;
     Object.assign(parts, { [stage.id]: plan(context, parts, here) });
     yield;
   }
-  const money = moneyOf(context, findings);
+  const money = moneyOf(context, judged);
+  // The budget is held against the whole conversion, which only stands once everything is judged.
+  const findings = worstFirst([...judged, ...budgetFinding(context, money)]);
   return {
     ...(parts as StageParts),
     figures: tallyFigures(context, money),
     findings,
     stages: Object.fromEntries(planStages.map((s) => [s.id, standingOf(s.id, findings)])) as ChosenPlan['stages'],
-    verdict: standing(findings),
+    verdict: headOf(findings).verdict,
     chosen: { kit, pack },
     money,
     drawing: drawingOf(context, parts as StageParts),
@@ -105,13 +109,18 @@ function standingOf(id: PlannedStageId, findings: readonly Finding[]): StageStan
   const here = findings.filter((f) => f.stage === id);
   const counts: Record<Verdict, number> = { stop: 0, rework: 0, measure: 0, fits: 0 };
   for (const f of here) if (!f.override) counts[f.verdict]++;
-  return { verdict: here.length === 0 ? 'measure' : standing(here), counts };
+  return { verdict: here.length === 0 ? 'measure' : headOf(here).verdict, counts };
 }
+
+/** Measurements from which on a nearest kit is named. Source: project. */
+const NAMES_A_KIT_FROM = 12;
 
 /** The two answers from a plan and, once judged, what else is on the shelf. */
 export function answersOf(build: Build, plan: ChosenPlan, candidates: Candidates | null): Answers {
   const { kit } = plan.chosen;
-  const best = candidates?.kits[0];
+  // A nearest kit is only named once there is something to be near to.
+  const known = Object.values(build.donor.survey).filter((entry) => isProven(entry)).length >= NAMES_A_KIT_FROM;
+  const best = known ? candidates?.kits[0] : undefined;
   const { parts, remedies, mending, conversion, donor, minutes } = plan.money;
   return {
     can: canIt(plan.findings, kit, best ? { name: best.kit.name, verdict: best.verdict } : null),

@@ -168,8 +168,9 @@ export function sizeBackwards(context: PlanContext): Sizing | null {
     const usable = wh * p.usable * coldFactor(p.chemistry, brief.temperatureC) * (1 - AGEING);
     if (usable < need * perM)
       misses.push(phrase`${amount(need * perM - usable, 'energy')} short of the range when aged and cold`);
-    if (p.parallel * p.cellContinuousA < amps)
-      misses.push(phrase`${amount(p.parallel * p.cellContinuousA, 'current', 0)} of ${amount(amps, 'current', 0)}`);
+    const gives = p.cellContinuousA === null ? null : p.parallel * p.cellContinuousA;
+    if (gives === null) misses.push(phrase`nobody knows its amps`);
+    else if (gives < amps) misses.push(phrase`${amount(gives, 'current', 0)} of ${amount(amps, 'current', 0)}`);
     return { id: p.id, name: p.name, price: p.price, misses };
   });
   const best = (a: Meets, b: Meets): number => a.misses.length - b.misses.length || a.price - b.price;

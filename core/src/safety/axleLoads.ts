@@ -1,8 +1,9 @@
 import { peopleAboard, type Seat } from '../build/brief.ts';
 import type { Build } from '../build/build.ts';
 import { ownMass } from '../build/ownMass.ts';
+import type { Donor } from '../donor/donor.ts';
 import type { DonorGeometry, Point } from '../donor/geometry.ts';
-import { kindTraits, type VehicleKind } from '../donor/kinds.ts';
+import { kindTraits } from '../donor/kinds.ts';
 import type { Kit } from '../parts/kit.ts';
 import { trailerLoads, type TrailerLoads } from './trailer.ts';
 
@@ -60,9 +61,9 @@ export function towed({ brief }: Pick<Build, 'brief'>, { pack }: Added): Trailer
 }
 
 /** Where a person sits: the middle of their mass, m. */
-function seatedAt(seat: Seat, g: DonorGeometry, kind: VehicleKind): { x: number; h: number } {
+function seatedAt(seat: Seat, g: DonorGeometry, { kind, survey }: Donor): { x: number; h: number } {
   const deckMiddle = (g.rackDeck.from.x + g.rackDeck.to.x) / 2;
-  const straddled = kindTraits[kind].seat !== 'seat';
+  const straddled = kindTraits[kind].seat !== 'seat' && survey.seatKind?.value !== 'seat';
   // On a tandem whoever steers sits in front.
   const main = g.secondSaddle ?? g.saddle;
   const reach = g.grip.x - main.x;
@@ -70,7 +71,7 @@ function seatedAt(seat: Seat, g: DonorGeometry, kind: VehicleKind): { x: number;
   const on = (at: Point): { x: number; h: number } => ({ x: at.x + reach * 0.2, h: at.y + RIDER_ABOVE_SADDLE });
   switch (seat) {
     case 'main':
-      return straddled ? on(main) : { x: main.x + 0.1, h: main.y + 0.12 };
+      return straddled ? on(main) : { x: main.x + 0.1, h: (survey.seatHeight?.value ?? main.y) + 0.12 };
     case 'second':
       return g.secondSaddle ? on(g.saddle) : { x: deckMiddle, h: g.rackDeck.from.y + PASSENGER_ABOVE_SEAT };
     case 'childBehind':
@@ -105,7 +106,7 @@ export function massPoints(build: Build, g: DonorGeometry, added: Added): MassPo
       id: 'rider',
       label: rider.name !== '' ? rider.name : i === 0 ? 'Rider' : `Rider ${i + 1}`,
       kg: rider.massKg,
-      ...seatedAt(seat, g, donor.kind),
+      ...seatedAt(seat, g, donor),
     })),
     { id: 'vehicle', label: 'Vehicle', kg: own, x: wheelbase * VEHICLE_SHARE, h: VEHICLE_HEIGHT },
     { id: 'load', label: 'Load', kg: brief.cargoKg, x: cargoAt, h: cargoHigh },
@@ -154,8 +155,7 @@ export function axleLoads(build: Build, geometry: DonorGeometry, added: Added): 
     const onScale = (m: MassPoint): boolean => m.id === 'rider' || m.id === 'vehicle';
     const base = masses.reduce((sum, m) => sum + (onScale(m) ? m.kg : 0), 0);
     const rear = Math.min(weighed, base);
-    xM =
-      ((base - rear) * wheelbase + masses.reduce((sum, m) => sum + (onScale(m) ? 0 : m.kg * m.x), 0)) / totalKg;
+    xM = ((base - rear) * wheelbase + masses.reduce((sum, m) => sum + (onScale(m) ? 0 : m.kg * m.x), 0)) / totalKg;
   }
   const frontKg = (totalKg * xM) / wheelbase;
   return { totalKg, rearKg: totalKg - frontKg, frontKg, xM, hM };

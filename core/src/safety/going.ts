@@ -107,11 +107,7 @@ export interface Caution {
 }
 
 /** Stopping from a speed at the mass that moves: the least of grip, brakes and tipping over the front. */
-export function stoppingCaution(
-  stopping: Stopping | null,
-  massKg: number,
-  speedMs: number,
-): Caution {
+export function stoppingCaution(stopping: Stopping | null, massKg: number, speedMs: number): Caution {
   if (!stopping)
     return {
       id: 'stopping',

@@ -39,7 +39,9 @@ export function asArrived(kit: Kit, a: Arrival): Kit {
         }
       : {}),
     ...(mid ? { mid: { ...mid, ringOutM: a.ringOutM ?? mid.ringOutM } } : {}),
-    ...(controls ? { controls: { ...controls, loomM: a.loomM ?? controls.loomM, plugM: a.plugM ?? controls.plugM } } : {}),
+    ...(controls
+      ? { controls: { ...controls, loomM: a.loomM ?? controls.loomM, plugM: a.plugM ?? controls.plugM } }
+      : {}),
   };
 }
 

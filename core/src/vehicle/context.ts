@@ -9,7 +9,7 @@ import type { Cluster } from '../parts/gearParts.ts';
 import type { Kit } from '../parts/kit.ts';
 import type { LegalClass } from '../parts/law.ts';
 import type { Pack, PackPlace } from '../parts/pack.ts';
-import type { Shelf } from '../parts/part.ts';
+import { partById, type Shelf } from '../parts/part.ts';
 import type { RouteSteps } from '../ride/simulate.ts';
 import { axleLoads, towed, type Added, type AxleLoads } from '../safety/axleLoads.ts';
 import { steadySpeed } from '../ride/steady.ts';
@@ -226,13 +226,22 @@ export class PlanContext {
         pack: this.pack,
         // A ring is chosen for one kit's spider; another kit brings its own.
         ring: this.kit?.id === kit?.id ? ring : null,
-        // Cogs chosen for another hub stay with it.
-        cluster: this.kit?.id === kit?.id || goesOn(cluster, this.kit) ? cluster : null,
+        // Cogs chosen for another hub stay with it; cogs that a remedy brings are on where none were chosen.
+        cluster: (this.kit?.id === kit?.id || goesOn(cluster, this.kit) ? cluster : null) ?? this.takenCluster,
         hubGear,
         taken: this.taken,
       });
     }
     return this.after;
+  }
+
+  /** Cogs among the parts of remedies that were taken. */
+  private get takenCluster(): Cluster | null {
+    for (const { part } of this.taken) {
+      const found = partById(this.shelf, part);
+      if (found?.kind === 'cluster' && goesOn(found, this.kit)) return found;
+    }
+    return null;
   }
 
   get gearing(): Gearing {

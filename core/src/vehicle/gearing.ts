@@ -26,6 +26,8 @@ export interface Gearing {
   ringFrom: string;
   /** Bolt circle of what the ring bolts to, where it is known: “bcd104”. */
   ringMount: string | null;
+  /** How far its teeth stand inboard of what it bolts to, m. */
+  ringOffsetM: number;
   gears: Gear[];
   gearsFrom: string;
   drivetrain: 'derailleur' | 'hubGear';
@@ -109,12 +111,12 @@ export function gearingFor(build: Build, hubGears: readonly HubGear[], kit: Kit 
     ring,
     ringFrom,
     ringMount: kit?.mid?.ringMount ?? (survey.boltCircle ? `bcd${Math.round(survey.boltCircle.value * 1000)}` : null),
+    ringOffsetM: chosen.ring?.offsetM ?? 0,
     gears,
     gearsFrom,
     drivetrain: hubGear ? 'hubGear' : 'derailleur',
     efficiency:
-      hubGear?.part?.efficiency ??
-      DRIVETRAIN_EFFICIENCY[hubGear ? (stepless ? 'stepless' : 'hubGear') : 'derailleur'],
+      hubGear?.part?.efficiency ?? DRIVETRAIN_EFFICIENCY[hubGear ? (stepless ? 'stepless' : 'hubGear') : 'derailleur'],
     counted:
       (chosen.ring !== null || kit?.mid !== undefined || ownRing !== undefined) &&
       (cluster !== null || hubGear?.part != null || ownCogs !== undefined),

@@ -14,6 +14,7 @@ import { isTrike } from '../donor/kinds.ts';
 import { motorPlace, type Kit } from '../parts/kit.ts';
 import { tyreRadius, type TyreSize } from '../quantity/tyre.ts';
 import type { RideSystem } from '../ride/system.ts';
+import { packHealth } from '../pack/health.ts';
 import { trailerLoads } from '../safety/trailer.ts';
 import { helpOf } from './assist.ts';
 import type { Vehicle } from './vehicle.ts';
@@ -37,9 +38,7 @@ export function dragArea(build: Build): number {
   const { brief } = build;
   const apart = peopleAboard(brief).filter((p) => p.seat !== 'main' && p.seat !== 'second' && p.seat !== 'box').length;
   return (
-    DRAG_AREA[brief.posture] +
-    ((brief.panniers ? 1 : 0) + apart) * DRAG_AREA_PANNIERS +
-    (brief.trailer?.cdaM2 ?? 0)
+    DRAG_AREA[brief.posture] + ((brief.panniers ? 1 : 0) + apart) * DRAG_AREA_PANNIERS + (brief.trailer?.cdaM2 ?? 0)
   );
 }
 
@@ -96,7 +95,7 @@ export function systemOf(build: Build, vehicle: Vehicle): RideSystem {
       leadOhm: pack.leadOhm,
       cutoffVPerCell: Math.max(pack.cutoffVPerCell, kit.controller.cutoffVolts / pack.series),
       usable: pack.usable,
-      health: 1,
+      health: packHealth(pack),
     },
     vehicle: {
       massKg: vehicle.massKg,

@@ -28,7 +28,9 @@ describe('edits of the brief', () => {
       after(...two, buildActions.riderEdited(edit({ index: 1, change: { massKg: 61 } }))).brief.riders[1]?.massKg,
     ).to.equal(61);
     expect(after(...two, buildActions.riderRemoved(edit(0))).brief.riders.map((r) => r.name)).to.deep.equal(['B']);
-    expect(after(...two, buildActions.riderRemoved(edit(1))).brief.aboard).to.deep.equal([{ rider: 0, seat: 'main', pedals: true }]);
+    expect(after(...two, buildActions.riderRemoved(edit(1))).brief.aboard).to.deep.equal([
+      { rider: 0, seat: 'main', pedals: true },
+    ]);
     expect(after(buildActions.riderRemoved(edit(0))).brief.riders.length).to.equal(1);
     expect(after(buildActions.riderEdited(edit({ index: 7, change: { massKg: 1 } })))).to.deep.equal(start());
   });

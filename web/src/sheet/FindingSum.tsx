@@ -41,7 +41,9 @@ export function FindingSum({ finding }: { finding: Finding }) {
       <p className="explain-verdict">
         <VerdictMark verdict={finding.verdict} />
         {finding.override ? <span className="overridden-word"> overridden</span> : null}
-        {finding.fixed ? <span className="quiet"> with what was taken; without it: {finding.fixed.because}</span> : null}
+        {finding.fixed ? (
+          <span className="quiet"> with what was taken; without it: {finding.fixed.because}</span>
+        ) : null}
       </p>
       <p>
         <Say words={finding.why} />

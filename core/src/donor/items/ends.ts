@@ -277,7 +277,7 @@ export const endItems: readonly SurveyItem[] = [
     'rimHoleLine',
     'wheels',
     'Where the rim’s holes stand',
-    'Look along the rim’s bed: all nipple holes in one line, or in two, left and right of the middle?',
+    'Look along the rim’s bed: do all nipple holes lie in one line? Two lines lie left and right of the middle.',
     'Holes in two lines stand near the edge, and a narrow tape lets the tube into them.',
     ['centred', 'staggered'],
     { figure: 'rim' },

@@ -9,11 +9,10 @@ import {
   tubeShapes,
   underBrackets,
 } from '../donor.ts';
-import { hasMainTriangle, kindsWith, vehicleKinds } from '../kinds.ts';
+import { kindsWith } from '../kinds.ts';
 import { choice, size, type SurveyItem } from './item.ts';
 
 const notBoom = kindsWith((k) => !k.boom);
-const triangle = vehicleKinds.filter(hasMainTriangle);
 const sprung = kindsWith((k) => k.rearShock);
 
 /** Frame and bottom bracket. */
@@ -39,13 +38,13 @@ export const frameItems: readonly SurveyItem[] = [
   size(
     'downTubeDiameter',
     'frame',
-    'Down tube across',
+    'Down tube or beam across',
     'Caliper over the tube at a hand’s width above the bracket; an oval tube, the wider way.',
     'Rail clamps and motor straps come for certain thicknesses.',
     22,
     75,
     [32, 35, 44],
-    { figure: 'round', tool: 'caliper', kinds: triangle },
+    { figure: 'round', tool: 'caliper' },
   ),
   size(
     'seatTubeDiameter',
@@ -191,6 +190,28 @@ export const frameItems: readonly SurveyItem[] = [
     { figure: 'crank' },
   ),
   size(
+    'clampSpan',
+    'frame',
+    'Seat tube to chainstay, for clamps',
+    'From the seat tube to the chainstay, where the two clamps of a side-mounted kit would sit, along the bracket.',
+    'Both clamps must seat at once: a span they cannot be set to leaves one of them loose.',
+    60,
+    500,
+    [],
+    { figure: 'room', kinds: notBoom },
+  ),
+  size(
+    'leftSprocketLine',
+    'frame',
+    'Middle to the left rotor seat',
+    'From the wheel’s middle plane out to the face a rotor bolts to, on the left.',
+    'A second chain on the left must run straight to the motor’s sprocket, within a millimetre.',
+    20,
+    80,
+    [],
+    { figure: 'room', kinds: kindsWith((k) => k.paired !== 'rear') },
+  ),
+  size(
     'kneeWidth',
     'frame',
     'Room between the knees',
@@ -199,7 +220,7 @@ export const frameItems: readonly SurveyItem[] = [
     60,
     220,
     [110, 130],
-    { figure: 'room', kinds: triangle },
+    { figure: 'room', kinds: notBoom },
   ),
   choice(
     'bracketKind',

@@ -323,4 +323,9 @@ export const choiceWords: Record<string, string> = {
   sharp: 'sharp edges',
   centred: 'in one line',
   staggered: 'in two lines',
+  saddle: 'a saddle',
+  seat: 'a seat with a back',
+  swingArm: 'the swing arm’s stays alone',
+  mainFrame: 'the main frame or seat post alone',
+  bridges: 'the main frame and the swing arm',
 };

@@ -20,7 +20,9 @@ export const axleBores = kitRule(
     if (!fit) return null;
     const end = fit.place === 'rear' ? 'rear axle' : 'front axle';
     const round = fit.axleDiameterM;
-    const planned = asItWillBe.fittings.find((t) => (t.part === 'torque-arm' || t.part === 'torque-arm-16') && t.place === end);
+    const planned = asItWillBe.fittings.find(
+      (t) => (t.part === 'torque-arm' || t.part === 'torque-arm-16') && t.place === end,
+    );
     const arm = fit.armBoreM ?? (planned?.part === 'torque-arm-16' ? ARM_BORE_WIDE : ARM_BORE);
     const washer = fit.washerBoreM ?? round;
     say.because(partData('Axle, round', amount(round, 'size')));

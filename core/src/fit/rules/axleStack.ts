@@ -1,5 +1,6 @@
+import { WASHER_LIMIT } from './dropoutSpacing.ts';
 import { armPart } from '../../vehicle/vehicle.ts';
-import { shorter } from '../../quantity/compare.ts';
+import { longer, shorter } from '../../quantity/compare.ts';
 import type { SmallPartId } from '../../parts/shelf/ids.ts';
 import { thicknessOf } from '../../parts/part.ts';
 import { amount, phrase } from '../../quantity/format.ts';
@@ -41,13 +42,16 @@ export const axleStack = kitRule(
       );
     const arm = thicknessOf(shelf, armPart(kit));
     const end = rear ? 'rear axle' : 'front axle';
-    const on = (part: SmallPartId): number => asItWillBe.fittings.find((t) => t.part === part && t.place === end)?.count ?? 0;
+    const on = (part: SmallPartId): number =>
+      asItWillBe.fittings.find((t) => t.part === part && t.place === end)?.count ?? 0;
     const clawed = (rear && say.look('hanger') === 'claw') || on('claw-hanger') > 0;
     const claw = clawed ? thicknessOf(shelf, 'claw-hanger') : 0;
     const arms = Math.max(build.choice.torqueArms, on(armPart(kit)));
     // Ends wider apart than the hub are filled with washers, half each side: they use up axle like everything else.
-    const spacing = build.donor.survey[rear ? 'rearDropoutSpacing' : 'frontDropoutSpacing']?.value;
-    const filled = Math.max(0, ((spacing ?? fit.dropoutSpacingM) - fit.dropoutSpacingM) / 2);
+    const spacing = say.need(rear ? 'rearDropoutSpacing' : 'frontDropoutSpacing');
+    const gap = (spacing ?? fit.dropoutSpacingM) - fit.dropoutSpacingM;
+    // More than washers fill is the spacing's own verdict.
+    const filled = gap > 0 && !longer(gap, WASHER_LIMIT) ? gap / 2 : 0;
     // A thin washer takes a thick one's place; an arm taken for a washer too.
     const saved = on('thin-washer') > 0 ? THIN_SAVES : 0;
     // One arm goes on the left, where there is no hanger; a second on the right.

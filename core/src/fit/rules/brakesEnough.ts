@@ -85,7 +85,7 @@ export const brakesEnough = kitRule(
       );
     return say.fits(
       'Brakes enough as reckoned',
-      phrase`${way(dry).toFixed(0)} m dry and ${way(wet).toFixed(0)} m wet from ${amount(v, 'speed', 0)}. Proved at the new weight before the road.`,
+      phrase`${rims ? (build.schools.rimBrakes === 'discs' ? 'Up to 25 km/h rim brakes do, by your school. ' : 'With upgraded pads and new cables, by your school. ') : ''}${way(dry).toFixed(0)} m dry and ${way(wet).toFixed(0)} m wet from ${amount(v, 'speed', 0)}. Proved at the new weight before the road.`,
     );
   },
 );

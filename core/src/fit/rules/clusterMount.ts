@@ -79,6 +79,23 @@ export const clusterMount = kitRule(
   (context, kit, say) => {
     const fit = kit.hub;
     if (fit?.place !== 'rear') return null;
+    const { cluster } = context.gearing;
+    if (cluster) {
+      say.because(
+        partData('Cogs chosen', cluster.name),
+        partData('Hub takes', `a ${fit.clusterMount}, up to ${fit.maxCogs} cogs`),
+      );
+      return cluster.mount === fit.clusterMount && cluster.cogs.length <= fit.maxCogs
+        ? say.fits(
+            'The cogs chosen go on',
+            phrase`A ${cluster.mount} of ${cluster.cogs.length} on a hub that takes up to ${fit.maxCogs}.`,
+          )
+        : say.stop(
+            'The cogs chosen do not go on',
+            phrase`A ${cluster.mount} of ${cluster.cogs.length}; the hub takes ${fit.clusterMount === 'none' ? 'no cogs' : `a ${fit.clusterMount} of up to ${fit.maxCogs}`}.`,
+            ...cogsAlone(context, fit, undefined),
+          );
+    }
     const { clusterKind, cogTeeth } = context.build.donor.survey;
     say.because(
       surveyed(context, 'clusterKind'),

@@ -15,7 +15,7 @@ export const controllerRoom = packRule(
     id: 'controller-room',
     words: 'Controller beside the pack',
     group: 'pack',
-    uses: ['seatSide', 'topSide', 'downSide'],
+    uses: ['seatSide', 'topSide', 'downSide', 'wheelbase'],
     source: 'Pack and controller compete for the same room; 8 mm of air all round, and 30 mm for its leads to bend.',
   },
   (context, pack, kit, say) => {
@@ -23,6 +23,7 @@ export const controllerRoom = packRule(
     if (!kit || kit.controller.place === 'in the motor' || !voltsSuit(kit, pack)) return null;
     if (context.geometry.triangle && !context.build.donor.inside)
       for (const id of ['seatSide', 'topSide', 'downSide'] as const) say.need(id);
+    else if (!context.geometry.triangle) say.need('wheelbase');
     const { lies } = chosenPlacement(context, pack, kit);
     const { room } = frameRoom(context.build, context.geometry, kit);
     const found = placeController(room, kit, lies ? { shape: packShape(pack), lies } : null);

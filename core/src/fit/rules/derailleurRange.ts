@@ -25,7 +25,10 @@ export const derailleurRange = kitRule(
         phrase`A lower gear for the motor, or a new cluster, may ask for a bigger cog.`,
       );
     if (cogs === undefined)
-      return say.open('Cogs not counted', phrase`Made for up to ${largest} teeth; the largest cog has not been counted.`);
+      return say.open(
+        'Cogs not counted',
+        phrase`Made for up to ${largest} teeth; the largest cog has not been counted.`,
+      );
     const biggest = Math.max(...cogs);
     if (biggest > largest + 2)
       return say.rework(
@@ -36,9 +39,6 @@ export const derailleurRange = kitRule(
         }),
         buy('long-cage', phrase`A long-cage derailleur.`, take('derailleur', 'chain'), { work: 40 }),
       );
-    return say.fits(
-      'The derailleur takes the cogs',
-      phrase`${biggest} teeth, made for up to ${largest}.`,
-    );
+    return say.fits('The derailleur takes the cogs', phrase`${biggest} teeth, made for up to ${largest}.`);
   },
 );

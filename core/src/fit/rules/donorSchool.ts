@@ -1,3 +1,4 @@
+import { hasEnds } from '../../donor/kinds.ts';
 import { phrase } from '../../quantity/format.ts';
 import { donorRule } from '../say.ts';
 import { buy, choose, take } from '../remedies.ts';
@@ -16,7 +17,7 @@ export const donorSchool = donorRule(
     if (build.schools.donorAge === 'oldSimple') {
       const material = say.need('frameMaterial');
       const bracket = say.need('bracketKind');
-      const holding = say.need('rearAxleHolding');
+      const holding = hasEnds(build.donor.kind, 'rear') ? say.need('rearAxleHolding') : 'none';
       const hard = [
         material === 'carbon' ? 'carbon' : '',
         bracket === 'pressFit' ? 'a press-fit shell' : '',
@@ -30,11 +31,13 @@ export const donorSchool = donorRule(
         );
       if (material === undefined || bracket === undefined || holding === undefined)
         return say.open('Not seen enough to say', phrase`Frame, shell and dropouts have not all been looked at.`);
-      return say.fits('A simple donor', phrase`${material === 'steel' ? 'Steel' : material === 'titanium' ? 'Titanium' : 'Aluminium'}, with nothing that rules kits out.`);
+      return say.fits(
+        'A simple donor',
+        phrase`${material === 'steel' ? 'Steel' : material === 'titanium' ? 'Titanium' : 'Aluminium'}, with nothing that rules kits out.`,
+      );
     }
     const front = say.need('frontBrake');
-    if (front === undefined)
-      return say.open('Brakes not looked at', phrase`Your school judges a donor by its brakes.`);
+    if (front === undefined) return say.open('Brakes not looked at', phrase`Your school judges a donor by its brakes.`);
     return front === 'discCable' || front === 'discHydraulic'
       ? say.fits('A donor with a disc in front', phrase`It has brakes for the new weight.`)
       : say.rework(

@@ -1,3 +1,4 @@
+import { kindTraits } from '../../donor/kinds.ts';
 import { phrase } from '../../quantity/format.ts';
 import { kitRule } from '../say.ts';
 import { buy, work, take } from '../remedies.ts';
@@ -12,8 +13,9 @@ export const downTubeShape = kitRule(
     source: 'Workshop practice: the case is drawn up against the tube before the lock ring is tightened.',
     fitCritical: true,
   },
-  (_context, kit, say) => {
-    if (!kit.mid) return null;
+  ({ build }, kit, say) => {
+    // A boom has no tube ahead of its shell that could bend.
+    if (!kit.mid || kindTraits[build.donor.kind].boom) return null;
     const shape = say.need('downTubeShape');
     if (shape === undefined)
       return say.open(

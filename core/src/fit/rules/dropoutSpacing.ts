@@ -10,7 +10,7 @@ import { buy, choose, take, measureIt, work } from '../remedies.ts';
 /** Inner faces within this much of the hub count as equal, m: the ends close up by hand. */
 const HAND_PLAY = 0.001;
 /** Washers make up to this much of a too wide gap, m in all. */
-const WASHER_LIMIT = 0.006;
+export const WASHER_LIMIT = 0.006;
 
 const spreadLimit: Record<Material, number> = {
   steel: SPREAD_LIMIT_STEEL,

@@ -16,6 +16,7 @@ export const heatNeed = planRule(
   },
   ({ reckoning: r }, say) => {
     if (!r) return null;
+    say.need('vehicleMass');
     const hot = r.toEmpty.maxWindingC;
     say.because(
       ruleFigure('Hottest winding', amount(hot, 'temperature')),

@@ -10,14 +10,28 @@ export const hubGearRatio = kitRule(
     id: 'hub-gear-ratio',
     words: 'Hub gear’s ratio',
     group: 'drivetrain',
-    uses: ['clusterKind', 'hubGear', 'hubGearRatioFloor', 'hubGearRatioCeiling', 'hubGearLargestCog', 'cogTeeth', 'ringTeeth'],
+    uses: [
+      'clusterKind',
+      'hubGear',
+      'hubGearRatioFloor',
+      'hubGearRatioCeiling',
+      'hubGearLargestCog',
+      'cogTeeth',
+      'ringTeeth',
+    ],
     source: 'The hub’s maker gives a least ring ÷ cog; below it the hub sees more torque than it was made for.',
   },
   (context, kit, say) => {
     const limits = hubGearLimits(context);
     if (!kit.mid || !limits) return null;
     const chosen = context.gearing.hubGear?.part;
-    if (chosen) say.because(partData('Least ring ÷ cog', chosen.leastRatio === undefined ? 'not given' : amount(chosen.leastRatio, 'ratio')));
+    if (chosen)
+      say.because(
+        partData(
+          'Least ring ÷ cog',
+          chosen.leastRatio === undefined ? 'not given' : amount(chosen.leastRatio, 'ratio'),
+        ),
+      );
     else {
       say.look('hubGear');
       say.need('hubGearRatioFloor');

@@ -16,9 +16,11 @@ export const loadLimit = kitRule(
   (context, kit, say) => {
     const own = context.build.donor.survey.loadLimit;
     const { onWheelsKg: onWheels, systemMassKg: all, trailer } = context;
-    say.because(ruleFigure('All that moves', amount(context.systemMassKg, 'mass')),
+    say.because(
+      ruleFigure('All that moves', amount(context.systemMassKg, 'mass')),
       ...(trailer ? [ruleFigure('On its own wheels', amount(onWheels, 'mass'))] : []),
-      surveyed(context, 'loadLimit'));
+      surveyed(context, 'loadLimit'),
+    );
     if (kit.systemLimitKg !== undefined) say.because(partData('Kit’s limit', amount(kit.systemLimitKg, 'mass')));
     const limits = [
       // A trailer stands on wheels and a limit of its own; what presses on the coupling is the vehicle's.

@@ -2,7 +2,7 @@ import { PACK_CURRENT_MARGIN } from '../../constants.ts';
 import { amount, phrase } from '../../quantity/format.ts';
 import { partData, ruleFigure } from '../rule.ts';
 import { packRule } from '../say.ts';
-import { set, choose } from '../remedies.ts';
+import { askFor, choose, look, set } from '../remedies.ts';
 
 /** Continuous amps of cells and board against the controller's battery limit. */
 export const packAmps = packRule(
@@ -16,13 +16,21 @@ export const packAmps = packRule(
   },
   (_context, pack, kit, say) => {
     if (!kit) return null;
-    const cells = pack.parallel * pack.cellContinuousA;
-    const least = Math.min(cells, pack.boardA);
-    const held = cells <= pack.boardA ? 'the cells' : 'the protection board';
+    const { cellContinuousA, boardA } = pack;
+    if (cellContinuousA === null || boardA === null)
+      return say.open(
+        cellContinuousA === null ? 'What its cells give is not known' : 'What its board lets through is not known',
+        phrase`The controller asks ${amount(kit.controller.batteryLimitA, 'current')}; the least of cells and protection board decides, and ${cellContinuousA === null && boardA === null ? 'neither is' : 'one is not'} known.`,
+        askFor('the cell’s name, how many stand in parallel, and the board’s continuous amps'),
+        look('load-test', phrase`Or draw the asked amps for ten minutes and feel for a hot block; stop at 50 °C.`),
+      );
+    const cells = pack.parallel * cellContinuousA;
+    const least = Math.min(cells, boardA);
+    const held = cells <= boardA ? 'the cells' : 'the protection board';
     const asked = kit.controller.batteryLimitA;
     say.because(
       ruleFigure(`Cells, ${pack.parallel} in parallel`, amount(cells, 'current')),
-      partData('Protection board', amount(pack.boardA, 'current')),
+      partData('Protection board', amount(boardA, 'current')),
       partData('Controller asks', amount(asked, 'current')),
       ruleFigure('With a margin of 1.2', amount(asked * PACK_CURRENT_MARGIN, 'current')),
     );

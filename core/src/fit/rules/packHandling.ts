@@ -23,7 +23,7 @@ export const packHandling = packRule(
     id: 'pack-handling',
     words: 'Frame or rack',
     group: 'pack',
-    uses: ['rackLimit'],
+    uses: [],
     source: 'Two schools: low and central steers as before; a rack comes off easily and bounces.',
     school: 'battery',
   },

@@ -1,3 +1,4 @@
+import { kindTraits } from '../../donor/kinds.ts';
 import { amount, phrase } from '../../quantity/format.ts';
 import { partData } from '../rule.ts';
 import { tubePlaces } from '../../parts/pack.ts';
@@ -16,6 +17,7 @@ export const packKnees = packRule(
   },
   (context, pack, _kit, say) => {
     if (!tubePlaces.includes(chosenPlacement(context, pack).place)) return null;
+    if (kindTraits[context.build.donor.kind].boom) return null;
     const room = say.need('kneeWidth');
     say.because(partData('Pack’s width', amount(pack.outline.widthM, 'size')));
     if (room === undefined)

@@ -11,6 +11,9 @@ const spec: Spec = {
   fitCritical: true,
   dear: true,
   uses: [
+    'frameBagLength',
+    'frameBagHeight',
+    'frameBagWidth',
     'seatSide',
     'topSide',
     'downSide',

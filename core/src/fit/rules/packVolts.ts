@@ -23,7 +23,10 @@ export const packVolts = packRule(
     const lowest = pack.cutoffVPerCell * pack.series;
     const { maxVolts, cutoffVolts } = kit.controller;
     say.because(
-      ruleFigure(pack.chemistry === 'lead' ? 'Pack full, rested' : 'Pack straight off the charger', amount(full, 'voltage')),
+      ruleFigure(
+        pack.chemistry === 'lead' ? 'Pack full, rested' : 'Pack straight off the charger',
+        amount(full, 'voltage'),
+      ),
       ...(pack.chemistry === 'lead'
         ? [ruleFigure('Surface charge, off the charger', amount(chargerVolts(pack), 'voltage'))]
         : []),

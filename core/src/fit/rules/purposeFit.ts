@@ -12,14 +12,15 @@ export const purposeFit = kitRule(
     uses: ['vehicleMass'],
     source: 'The brief: purpose, weight target and budget.',
   },
-  ({ build, unladenKg: mass }, kit, say) => {
+  ({ build, unladenKg: mass, chosen }, kit, say) => {
+    const chosenKit = chosen.kit?.id;
     const { brief, donor } = build;
     say.need('vehicleMass');
     say.because(
       ruleFigure('Vehicle with kit and a battery', amount(mass, 'mass')),
       partData('Kit', amount(kit.price, 'money')),
     );
-    if (brief.budget !== null && kit.price > brief.budget)
+    if (brief.budget !== null && kit.price > brief.budget && chosenKit !== kit.id)
       return say.rework(
         'Over the budget by itself',
         phrase`The kit is ${amount(kit.price, 'money')} of a budget of ${amount(brief.budget, 'money')}, with no battery yet.`,

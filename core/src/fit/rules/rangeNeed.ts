@@ -17,6 +17,7 @@ export const rangeNeed = planRule(
   ({ build, band }, say) => {
     if (!band) return null;
     const need = neededRange(build.brief);
+    say.need('vehicleMass');
     say.because(
       ruleFigure('Wanted, with reserve', amount(need, 'way')),
       ruleFigure('Middle of the band', amount(band.midM, 'way')),

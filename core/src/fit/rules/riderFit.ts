@@ -14,11 +14,12 @@ export const riderFit = donorRule(
     id: 'rider-fit',
     words: 'Getting on',
     group: 'donor',
-    uses: ['standover', 'seatHeight'],
+    uses: ['standover', 'seatHeight', 'seatKind'],
     source: 'A leg must pass over the frame and both feet reach the ground; inseam 0.47 of stature where not measured.',
   },
   ({ build }, say) => {
-    const seated = build.donor.kind === 'recumbent' || build.donor.kind === 'tadpoleTrike';
+    const sitsIn = build.donor.kind === 'deltaTrike' && say.look('seatKind') === 'seat';
+    const seated = sitsIn || build.donor.kind === 'recumbent' || build.donor.kind === 'tadpoleTrike';
     const riders = whoSteers(build.brief);
     if (seated) {
       const seat = say.need('seatHeight');

@@ -17,9 +17,10 @@ export const ringClearance = kitRule(
     source: 'The ring’s plane stands out from the shell’s face by the maker’s figure; the stay may bulge past it.',
     fitCritical: true,
   },
-  ({ build }, kit, say) => {
+  ({ build, gearing }, kit, say) => {
     if (!kit.mid || build.donor.kind === 'recumbent' || build.donor.kind === 'tadpoleTrike') return null;
-    const out = kit.mid.ringOutM;
+    // A dished ring runs inboard of the spider it bolts to.
+    const out = kit.mid.ringOutM === undefined ? undefined : kit.mid.ringOutM - gearing.ringOffsetM;
     const bulge = say.need('ringRoom');
     if (out === undefined)
       return say.open(

@@ -1,5 +1,5 @@
-import { phrase } from '../../quantity/format.ts';
-import { choose, look } from '../remedies.ts';
+import { amount, phrase } from '../../quantity/format.ts';
+import { choose } from '../remedies.ts';
 import { partData } from '../rule.ts';
 import { planRule } from '../say.ts';
 
@@ -12,22 +12,28 @@ export const ringMount = planRule(
     id: 'ring-mount',
     words: 'Ring’s bolt circle',
     group: 'gears',
-    uses: [],
+    uses: ['boltCircle'],
     source: 'Bolt circles and cog fittings do not interchange.',
   },
-  ({ chosen, kit }, say) => {
+  ({ chosen, kit, gearing }, say) => {
     const { ring } = chosen;
     if (!ring) return null;
     say.because(partData('Ring', ring.mount));
-    if (!kit?.mid)
-      return say.open(
-        'Bolt circle of the cranks',
-        phrase`The ring is made for ${circle(ring.mount)} mm; the donor’s cranks have not been measured for it.`,
-        look(
-          'measure-circle',
-          phrase`Measure between two neighbouring bolts; for five arms multiply by 1.70, for four by 1.41.`,
-        ),
-      );
+    if (!kit?.mid) {
+      const own = say.need('boltCircle');
+      if (own === undefined)
+        return say.open(
+          'Bolt circle of the cranks',
+          phrase`The ring is made for ${circle(ring.mount)} mm; the donor’s cranks have not been measured for it.`,
+        );
+      return gearing.ringMount === ring.mount
+        ? say.fits('Ring bolts to the cranks', phrase`Both are ${circle(ring.mount)} mm bolt circle.`)
+        : say.stop(
+            'Ring does not bolt to the cranks',
+            phrase`The ring is made for a ${circle(ring.mount)} mm bolt circle and the cranks have ${amount(own, 'size', 0)}.`,
+            choose('other-ring', phrase`Choose a ring for ${amount(own, 'size', 0)}.`),
+          );
+    }
     const spider = kit.mid.ringMount;
     say.because(partData('Kit’s spider', spider));
     return ring.mount === spider

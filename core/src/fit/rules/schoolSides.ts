@@ -1,3 +1,4 @@
+import { purposeWords } from '../../build/brief.ts';
 import type { SchoolId, Schools } from '../../build/schools.ts';
 import { ONE_ARM_ABOVE } from '../../constants.ts';
 import { kitPeakTorque } from '../../drive/kitTorque.ts';
@@ -90,7 +91,9 @@ export const schoolRules: readonly Rule[] = [
   schoolRule('levers', 'lever-school', 'brakes', (_context, kit, say, mine) => {
     const brings = kit.controls?.cutoffs;
     if (brings === undefined || brings === 'none') return null;
-    say.because(partData('Kit brings', brings === 'levers' ? 'levers' : brings === 'inLine' ? 'in-line sensors' : 'magnets'));
+    say.because(
+      partData('Kit brings', brings === 'levers' ? 'levers' : brings === 'inLine' ? 'in-line sensors' : 'magnets'),
+    );
     const says = both('levers', mine, {
       kitLevers:
         brings === 'levers'
@@ -105,9 +108,14 @@ export const schoolRules: readonly Rule[] = [
       ? say.rework(
           'The kit brings levers, you keep yours',
           says,
-          buy('sensors', phrase`A stick-on magnet and sensor for each of your levers.`, take('cutoff-magnet', 'levers', 2), {
-            work: 50,
-          }),
+          buy(
+            'sensors',
+            phrase`A stick-on magnet and sensor for each of your levers.`,
+            take('cutoff-magnet', 'levers', 2),
+            {
+              work: 50,
+            },
+          ),
         )
       : say.fits(brings === 'levers' ? 'The kit’s levers' : 'Your levers, with its sensors', says);
   }),
@@ -154,7 +162,10 @@ export const schoolRules: readonly Rule[] = [
     const width = build.donor.survey.bracketWidth?.value;
     if (!kit.mid || width === undefined) return null;
     const spare = kit.mid.shellWidthsM.most - width;
-    say.because(partData('Axle made for', amount(kit.mid.shellWidthsM.most, 'size')), ruleFigure('Shell', amount(width, 'size')));
+    say.because(
+      partData('Axle made for', amount(kit.mid.shellWidthsM.most, 'size')),
+      ruleFigure('Shell', amount(width, 'size')),
+    );
     const says = both('midAxle', mine, {
       exact:
         spare > 0.0055
@@ -166,7 +177,10 @@ export const schoolRules: readonly Rule[] = [
       ? say.rework(
           'A longer axle than this shell wants',
           says,
-          choose('exact-axle', phrase`The same motor with an axle for ${amount(width, 'size', 0)}, if its maker sells one.`),
+          choose(
+            'exact-axle',
+            phrase`The same motor with an axle for ${amount(width, 'size', 0)}, if its maker sells one.`,
+          ),
         )
       : say.fits('The axle suits your school', says);
   }),
@@ -187,14 +201,20 @@ export const schoolRules: readonly Rule[] = [
       ? say.rework(
           'Cranks off the middle',
           says,
-          buy('offset-crank', phrase`An offset crank for one side, or spacers shared between both.`, take('cranks', 'bracket'), {
-            work: 20,
-          }),
+          buy(
+            'offset-crank',
+            phrase`An offset crank for one side, or spacers shared between both.`,
+            take('cranks', 'bracket'),
+            {
+              work: 20,
+            },
+          ),
         )
       : say.fits('Cranks near the middle, or left so', says);
   }),
   schoolRule('newChain', 'chain-school', 'drivetrain', (_context, kit, say, mine) => {
     if (!kit.mid) return null;
+    say.because(partData('Motor’s peak at the ring', amount(kitPeakTorque(kit), 'torque')));
     const says = both('newChain', mine, {
       ifWorn: phrase`gauge it: under 0.5 % it stays and has bedded in with its cogs.`,
       always: phrase`a motor of ${amount(kitPeakTorque(kit), 'torque')} finds the weak link on the first hill.`,
@@ -203,13 +223,17 @@ export const schoolRules: readonly Rule[] = [
       ? say.rework(
           'A new chain, by your school',
           says,
-          buy('new-chain', phrase`A chain made for motors, and cogs if they skip on it.`, take('chain', 'chain'), { work: 20 }),
+          buy('new-chain', phrase`A chain made for motors, and cogs if they skip on it.`, take('chain', 'chain'), {
+            work: 20,
+          }),
         )
       : say.fits('The chain stays while the gauge says so', says);
   }),
   schoolRule('entry', 'entry-school', 'frame', ({ build }, kit, say, mine) => {
     if (kit.controller.place === 'in the motor' && !kit.hub) return null;
-    const wet = build.brief.purpose === 'commute' || build.brief.purpose === 'touring' || build.brief.purpose === 'load';
+    say.because(ruleFigure('Ridden for', purposeWords[build.brief.purpose]));
+    const wet =
+      build.brief.purpose === 'commute' || build.brief.purpose === 'touring' || build.brief.purpose === 'load';
     const says = both('entry', mine, {
       dripLoop: phrase`water runs off the lowest point of the lead, whatever the seal does.`,
       sealed: wet
@@ -222,8 +246,10 @@ export const schoolRules: readonly Rule[] = [
     const port = build.donor.survey.cablePort?.value;
     const plug = kit.controls?.plugM;
     if (plug === undefined) return null;
+    say.because(ruleFigure('School', schools.leads.sides[mine].words));
     const passes = port !== undefined && !longer(plug, port);
-    if (port !== undefined) say.because(ruleFigure('Port', amount(port, 'size')), partData('Widest plug', amount(plug, 'size')));
+    if (port !== undefined)
+      say.because(ruleFigure('Port', amount(port, 'size')), partData('Widest plug', amount(plug, 'size')));
     const says = both('leads', mine, {
       outside: phrase`tied each 150 mm they are seen, reached and changed in minutes.`,
       inside:

@@ -40,7 +40,8 @@ export const seatsAboard = planRule(
       );
     const child = others.find(
       ({ rider, seat }) =>
-        (seat === 'childBehind' && rider.massKg > CHILD_BEHIND) || (seat === 'childAhead' && rider.massKg > CHILD_AHEAD),
+        (seat === 'childBehind' && rider.massKg > CHILD_BEHIND) ||
+        (seat === 'childAhead' && rider.massKg > CHILD_AHEAD),
     );
     if (child)
       return say.stop(
@@ -61,13 +62,16 @@ export const seatsAboard = planRule(
           choose('elsewhere', phrase`Another seat for them.`),
         );
       if (limit === undefined)
-        return say.open(
-          'What the rack bears not read',
-          phrase`${amount(load, 'mass')} sits on it.`,
-        );
-      return say.fits('The rack bears who sits on it', phrase`${amount(load, 'mass')} of ${amount(limit, 'mass')}; feet kept out of the spokes.`);
+        return say.open('What the rack bears not read', phrase`${amount(load, 'mass')} sits on it.`);
+      return say.fits(
+        'The rack bears who sits on it',
+        phrase`${amount(load, 'mass')} of ${amount(limit, 'mass')}; feet kept out of the spokes.`,
+      );
     }
-    return say.fits('Everybody has a seat', phrase`${people.length} aboard; mass, brakes, balance and range count them all.`);
+    return say.fits(
+      'Everybody has a seat',
+      phrase`${people.length} aboard; mass, brakes, balance and range count them all.`,
+    );
   },
 );
 

@@ -1,3 +1,4 @@
+import { longer, shorter } from '../../quantity/compare.ts';
 import { amount, phrase } from '../../quantity/format.ts';
 import { partData } from '../rule.ts';
 import { kitRule } from '../say.ts';
@@ -9,7 +10,7 @@ export const sideClamps = kitRule(
     id: 'side-clamps',
     words: 'Side kit’s clamps',
     group: 'frame',
-    uses: ['chainstayDiameter', 'seatTubeDiameter', 'chainstayLength'],
+    uses: ['chainstayDiameter', 'seatTubeDiameter', 'clampSpan'],
     source: 'Two clamp points must seat at once: seat tube and chainstay, each round and of the clamp’s size.',
     fitCritical: true,
   },
@@ -18,7 +19,7 @@ export const sideClamps = kitRule(
     if (!side) return null;
     const stay = say.need('chainstayDiameter');
     const seat = say.need('seatTubeDiameter');
-    const run = say.need('chainstayLength');
+    const run = say.need('clampSpan');
     const { least, most } = side.clampTubesM;
     say.because(
       partData('Clamps go round', `${Math.round(least * 1000)} to ${Math.round(most * 1000)} mm`),
@@ -38,11 +39,19 @@ export const sideClamps = kitRule(
         'Clamp places not measured',
         phrase`Both clamps must seat at once on round tubes of ${amount(least, 'size')} to ${amount(most, 'size')}.`,
       );
-    const off = [stay, seat].filter((d) => d < least - 0.0005 || d > most + 0.0005);
+    const off = [stay, seat].filter((d) => shorter(d, least - 0.0005) || longer(d, most + 0.0005));
     if (off.length > 0)
       return say.stop(
         'The clamps do not both seat',
         phrase`Chainstay ${amount(stay, 'size')}, seat tube ${amount(seat, 'size')}; the clamps go round ${amount(least, 'size')} to ${amount(most, 'size')}. One clamp alone lets the motor swing into the spokes.`,
+        choose('hub', phrase`A hub motor.`),
+        choose('mid-drive', phrase`A mid-drive, if the bracket suits.`),
+      );
+    const { least: near, most: far } = side.clampSpanM;
+    if (shorter(run, near) || longer(run, far))
+      return say.stop(
+        'The clamps cannot be set to this frame',
+        phrase`${amount(run, 'size')} from seat tube to chainstay where they would sit; the clamps set from ${amount(near, 'size')} to ${amount(far, 'size')}.`,
         choose('hub', phrase`A hub motor.`),
         choose('mid-drive', phrase`A mid-drive, if the bracket suits.`),
       );

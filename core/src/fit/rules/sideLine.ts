@@ -1,6 +1,10 @@
-import { phrase } from '../../quantity/format.ts';
+import { longer } from '../../quantity/compare.ts';
+import { amount, phrase } from '../../quantity/format.ts';
 import { kitRule } from '../say.ts';
 import { buy, work, choose, take } from '../remedies.ts';
+
+/** What shims under the sprocket or the bracket make up, m. Source: workshop practice. */
+const LINE_SHIMS = 0.006;
 
 /** A side-mounted chain kit's second sprocket on the wheel. */
 export const sideLine = kitRule(
@@ -8,7 +12,7 @@ export const sideLine = kitRule(
     id: 'side-line',
     words: 'Side kit’s sprocket',
     group: 'drivetrain',
-    uses: ['rearBrake', 'rearRotorMount', 'rearSpokes'],
+    uses: ['rearBrake', 'rearRotorMount', 'leftSprocketLine'],
     source:
       'The second sprocket bolts to the rotor’s seat or clamps to the spokes, in line with the motor’s within a millimetre.',
     fitCritical: true,
@@ -35,6 +39,19 @@ export const sideLine = kitRule(
         }),
       );
     const mount = say.need('rearRotorMount');
+    const line = say.need('leftSprocketLine');
+    if (mount === undefined || (mount === 'sixBolt' && line === undefined))
+      return say.open(
+        'Left side of the rear hub not measured',
+        phrase`The second sprocket bolts to a rotor’s seat, in line with the motor’s.`,
+      );
+    const wants = kit.side.sprocketLineM;
+    if (mount === 'sixBolt' && line !== undefined && wants !== undefined && longer(Math.abs(line - wants), LINE_SHIMS))
+      return say.stop(
+        'The two sprockets stand out of line',
+        phrase`The seat is ${amount(line, 'size')} from the middle and the motor’s chain runs at ${amount(wants, 'size')}: more than ${amount(LINE_SHIMS, 'size')} of shims can make up.`,
+        choose('hub', phrase`A hub motor.`),
+      );
     return mount === 'sixBolt'
       ? say.rework(
           'Sprocket bolts to the rotor’s seat',

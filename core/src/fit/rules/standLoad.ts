@@ -27,8 +27,15 @@ export const standLoad = kitRule(
       return say.open('Stand not looked at', phrase`Kit and battery add ${amount(onIt, 'mass')} to what it bears.`);
     if (stand === 'none' && context.unladenKg <= LEANED_UP_TO)
       return own === undefined
-        ? say.open('No stand, and the vehicle not weighed', phrase`Leaned against a wall it wants none up to ${amount(LEANED_UP_TO, 'mass')}.`, measureIt('vehicleMass'))
-        : say.fits('Leaned, as before', phrase`No stand; ${amount(context.unladenKg, 'mass')} leans against a wall as it did.`);
+        ? say.open(
+            'No stand, and the vehicle not weighed',
+            phrase`Leaned against a wall it wants none up to ${amount(LEANED_UP_TO, 'mass')}.`,
+            measureIt('vehicleMass'),
+          )
+        : say.fits(
+            'Leaned, as before',
+            phrase`No stand; ${amount(context.unladenKg, 'mass')} leans against a wall as it did.`,
+          );
     if (stand === 'none')
       return say.rework(
         'Nothing to stand on',

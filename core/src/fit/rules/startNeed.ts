@@ -1,3 +1,4 @@
+import { cogsToBe, ringToBe } from '../gearsThatWillBe.ts';
 import { isProven } from '../../donor/entry.ts';
 import type { Remedy } from '../../build/remedy.ts';
 import { amount, phrase } from '../../quantity/format.ts';
@@ -19,8 +20,15 @@ function startNeed(id: string, group: RuleGroup, mid: boolean): Rule {
       source: 'Ride model, docs/models.md.',
       dear: true,
     },
-    ({ reckoning: r, start, kit, build }, say) => {
+    (context, say) => {
+      const { reckoning: r, start, kit, build } = context;
       if (!r || !start || !kit || (kit.mid !== undefined) !== mid) return null;
+      say.need('vehicleMass');
+      say.need('wheelbase');
+      if (mid) {
+        cogsToBe(context, say);
+        ringToBe(context, say);
+      }
       const { step, steps } = helpOf(build, kit, r.system);
       const more = step !== null && step < steps.length ? [set('more-help', phrase`A higher step of help.`)] : [];
       const { walkAtM } = r.toEmpty;

@@ -7,7 +7,13 @@ type Row = readonly [name: string, price: number, grams: number, note?: string, 
  * thing has a price, a mass or a size.
  */
 const rows = {
-  'torque-arm': ['Torque arm, 4 mm steel', 24, 140, 'Fits 10 mm flats; with bolt and clamp.', { thicknessM: 0.004, boreM: 0.0142 }],
+  'torque-arm': [
+    'Torque arm, 4 mm steel',
+    24,
+    140,
+    'Fits 10 mm flats; with bolt and clamp.',
+    { thicknessM: 0.004, boreM: 0.0142 },
+  ],
   'torque-arm-16': [
     'Torque arm bored 16 mm',
     29,

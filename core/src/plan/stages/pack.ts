@@ -89,7 +89,14 @@ function layOut(context: PlanContext, drive: DrivePart): PlanLayout {
     balance: balanceOf(
       build,
       geometry,
-      { ...context.added, pack: { kg: pack?.massKg ?? 0, at: taken?.lies ? middleOf(taken.outline) : null, towed: taken?.place === 'trailer' } },
+      {
+        ...context.added,
+        pack: {
+          kg: pack?.massKg ?? 0,
+          at: taken?.lies ? middleOf(taken.outline) : null,
+          towed: taken?.place === 'trailer',
+        },
+      },
       taken?.place ?? null,
     ),
     budget: weightBudget(

@@ -40,10 +40,7 @@ export const briefReducers = {
     brief.aboard = withHead(left);
   },
   /** Seats a rider, or lets them get off; whoever steered before changes places with the new one. */
-  riderSeated(
-    state: BuildState,
-    action: PayloadAction<Edit<{ rider: number; seat: Seat | null; pedals: boolean }>>,
-  ) {
+  riderSeated(state: BuildState, action: PayloadAction<Edit<{ rider: number; seat: Seat | null; pedals: boolean }>>) {
     const brief = state.build?.brief;
     if (!brief) return;
     const { rider, seat, pedals } = action.payload.value;

@@ -27,7 +27,8 @@ const effortWords = (effort: Effort): string =>
   EFFORT_WATTS[effort] === 0 ? effortNames[effort] : `${effortNames[effort]}, ${EFFORT_WATTS[effort]} W`;
 const STAYS = 'stays';
 
-const nameOf = (rider: Rider, i: number): string => (rider.name === '' ? `Rider ${i + 1}` : rider.name.split(',')[0]) ?? '';
+const nameOf = (rider: Rider, i: number): string =>
+  (rider.name === '' ? `Rider ${i + 1}` : rider.name.split(',')[0]) ?? '';
 
 /** Everybody who rides it: what they weigh, what they give, and who of them is on it and where. */
 export function Riders() {
@@ -166,7 +167,9 @@ export function Riders() {
             <Button
               size="compact-sm"
               variant="subtle"
-              onClick={() => send(buildActions.riderRemoved({ field: `rider.remove.${brief.riders.length}`, value: at }))}
+              onClick={() =>
+                send(buildActions.riderRemoved({ field: `rider.remove.${brief.riders.length}`, value: at }))
+              }
             >
               Take {nameOf(rider, at)} off the list
             </Button>
