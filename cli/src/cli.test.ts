@@ -9,6 +9,7 @@ const root = fileURLToPath(new URL('../../', import.meta.url));
 
 function run(task: 'ride' | 'plan', args: string[]): { out: string; err: string; status: number | null } {
   const done = spawnSync(process.execPath, ['--import', 'tsx', join(root, `cli/src/${task}.ts`), ...args], {
+    maxBuffer: 16_000_000,
     cwd: root,
     env: { ...process.env, INIT_CWD: root },
     encoding: 'utf8',

@@ -92,7 +92,6 @@ export {
   type Trailer,
   hitches,
   hitchWords,
-  peopleAboard,
   seatsFor,
   seatWords,
   trailerBrakes,

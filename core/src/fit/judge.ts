@@ -7,7 +7,7 @@ import type { PlanContext, TakenFix } from '../vehicle/context.ts';
 import { worstFirst, worstOf, type Verdict } from '../verdict.ts';
 import { donorRules, kitRules, packRules, planRules } from './allRules.ts';
 import { canBeTaken, type Finding } from './finding.ts';
-import { withOverride } from './override.ts';
+import { isOverridden, withOverride } from './override.ts';
 import { measureIt } from './remedies.ts';
 import type { Rule, RuleMeta, RuleSubject } from './rule.ts';
 
@@ -84,7 +84,7 @@ function subjectOf(rule: RuleMeta, context: PlanContext): string {
  */
 function settled(rule: Rule, context: PlanContext, found: Finding, subject: string): Finding {
   const fix = context.build.fixes.find((f) => f.rule === rule.id && f.subject === subject);
-  if (!fix) return found;
+  if (!fix || isOverridden(context.build.overrides, rule.id, subject)) return found;
   const before = context.bare === context ? found : tempered(rule, context.bare);
   const remedy = before?.remedies.find((r) => r.id === fix.remedy) ?? found.remedies.find((r) => r.id === fix.remedy);
   if (!before || !remedy || !canBeTaken(before, remedy)) return found;

@@ -138,6 +138,10 @@ describe('guesses, overrides, orders and schools', () => {
     steelDisc.choice.torqueArms = 0;
     const lead = structuredClone(mixte);
     lead.choice.packId = starterShelf.pack.find((p) => p.chemistry === 'lead')?.id ?? null;
+    const unarmed = structuredClone(mixte);
+    unarmed.choice.torqueArms = 0;
+    const direct = structuredClone(mixte);
+    direct.choice.kitId = starterShelf.kit.find((k) => k.family === 'rearDirect' && k.throttle)?.id ?? null;
     const fast = structuredClone(mixte);
     fast.brief.legalClass = 'powered45';
     fast.choice.assistLimitMs = 12;
@@ -146,7 +150,7 @@ describe('guesses, overrides, orders and schools', () => {
     for (const id of Object.keys(schools) as SchoolId[]) {
       const told = (side: string): string =>
         JSON.stringify(
-          [...builds, steelDisc, lead, fast, small].map((b) =>
+          [...builds, steelDisc, lead, fast, small, unarmed, direct].map((b) =>
             // What was not chosen is not asked here.
             planChosen(planContext({ ...b, schools: { ...b.schools, [id]: side } }, starterShelf))
               .findings.filter((f) => f.school === id || f.rule === 'wheel-size')

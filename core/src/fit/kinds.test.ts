@@ -1,4 +1,6 @@
 import { expect } from 'chai';
+import type { Build } from '../build/build.ts';
+import { usualRider, usualTrailer, type Seat } from '../build/brief.ts';
 import type { Verdict } from '../verdict.ts';
 import { derailleur9, disc, hubGear } from '../../test/city.ts';
 import { judged, measure, world, type World, type WorldOf } from '../../test/world.ts';
@@ -21,6 +23,15 @@ const controls =
     if (kit.controls) Object.assign(kit.controls, change);
   };
 
+const withSecond = (build: Build, seat: Seat, massKg: number): void => {
+  build.brief.riders.push({ ...usualRider(), name: 'Second', massKg });
+  build.brief.aboard.push({ rider: 1, seat, pedals: seat === 'second' });
+};
+const onRack = ({ build }: World): void => {
+  build.choice.packId = 'loaf-36-17';
+  build.choice.packPlace = 'rack';
+};
+const sprung: WorldOf = { kind: 'fullSuspension', pack: 'loaf-36-17', edit: onRack };
 const table: Record<string, Row[]> = {
   'bracket-thread-hand': [
     ['ISO, left-handed on the drive side', mid, 'fits'],
@@ -108,6 +119,145 @@ const table: Record<string, Row[]> = {
     ['a front hub leaves it', { ...front, survey: { clusterKind: 'single' } }, 'none'],
     ['a mid-drive with a hub gear asks', { ...mid, survey: { clusterKind: 'hubGear' } }, 'fits'],
     ['a delta trike has its own', { ...mid, kind: 'deltaTrike', survey: { clusterKind: 'single' } }, 'none'],
+  ],
+  'rack-swing-arm': [
+    ['held by the swing arm alone', { ...sprung, survey: { rackHeldBy: 'swingArm' } }, 'fits', /stays alone/],
+    ['held by the main frame alone', { ...sprung, survey: { rackHeldBy: 'mainFrame' } }, 'fits', /main frame alone/],
+    ['bridging both', { ...sprung, survey: { rackHeldBy: 'bridges' } }, 'stop'],
+    ['not looked at', sprung, 'measure'],
+    ['no swing arm', { pack: 'loaf-36-17', edit: onRack }, 'none'],
+    ['not on the rack', { kind: 'fullSuspension' }, 'none'],
+  ],
+  'pack-trust': [
+    ['a new pack', {}, 'none'],
+    ['a used one nobody tried', { edit: ({ pack }) => void (pack.origin = 'used') }, 'measure', /untried/],
+    [
+      'a home-made one, tried',
+      { edit: ({ pack }) => void Object.assign(pack, { origin: 'homeMade', health: 0.93 }) },
+      'fits',
+    ],
+  ],
+  'front-derailleur': [
+    ['one ring', mid, 'fits', /Nothing to take off/],
+    ['comes off', { ...mid, survey: { frontDerailleur: 'yes' } }, 'fits', /comes off/],
+    [
+      'on tour with two rings',
+      {
+        ...mid,
+        survey: { frontDerailleur: 'yes', ringTeeth: '48-34' },
+        edit: ({ build }) => void (build.brief.purpose = 'touring'),
+      },
+      'rework',
+    ],
+    ['not looked for', { ...mid, ...gone('frontDerailleur') }, 'measure'],
+    ['a hub leaves it', {}, 'none'],
+  ],
+  'seats-aboard': [
+    ['alone', {}, 'none'],
+    ['for two, and alone', { edit: ({ build }) => void (build.brief.purpose = 'twoUp') }, 'rework'],
+    [
+      'two on a tandem',
+      { kind: 'tandem', edit: ({ build }) => void withSecond(build, 'second', 60) },
+      'fits',
+      /Everybody/,
+    ],
+    [
+      'a second saddle that is not there',
+      { edit: ({ build }) => void withSecond(build, 'second', 60) },
+      'stop',
+      /No such/,
+    ],
+    [
+      'a child behind on a rack nobody read',
+      { survey: { rackLimit: '' }, edit: ({ build }) => void withSecond(build, 'childBehind', 15) },
+      'measure',
+    ],
+  ],
+  'rack-shared': [
+    [
+      'seat and pack on one rack',
+      {
+        pack: 'loaf-36-17',
+        edit: (w) => {
+          onRack(w);
+          withSecond(w.build, 'childBehind', 15);
+        },
+      },
+      'stop',
+    ],
+    ['a pack in the frame', { edit: ({ build }) => void withSecond(build, 'childBehind', 15) }, 'none'],
+    ['nobody behind', { pack: 'loaf-36-17', edit: onRack }, 'none'],
+  ],
+  'trailer-behind': [
+    ['none', {}, 'none'],
+    [
+      'its limit not read',
+      { edit: ({ build }) => void (build.brief.trailer = { ...usualTrailer(), loadKg: 20 }) },
+      'measure',
+    ],
+    [
+      'its own brake bears more',
+      {
+        edit: ({ build }) =>
+          void (build.brief.trailer = { ...usualTrailer(), loadKg: 90, limitKg: 100, brake: 'overrun' }),
+      },
+      'fits',
+    ],
+  ],
+  'hub-gear-choice': [
+    ['none chosen', mid, 'none'],
+    ['goes in', { ...mid, edit: ({ build }) => void (build.choice.hubGearId = 'hub-gear-eight') }, 'fits'],
+    ['a rear motor has its place', { edit: ({ build }) => void (build.choice.hubGearId = 'hub-gear-eight') }, 'stop'],
+    [
+      'with cogs chosen too',
+      {
+        ...mid,
+        edit: ({ build }) =>
+          void Object.assign(build.choice, { hubGearId: 'hub-gear-eight', clusterId: 'cassette-8-11-32' }),
+      },
+      'stop',
+      /both/,
+    ],
+    [
+      'another hole count',
+      { ...mid, survey: { rearSpokes: '28' }, edit: ({ build }) => void (build.choice.hubGearId = 'hub-gear-eight') },
+      'rework',
+      /spokes/,
+    ],
+    [
+      'a disc and no seat for its rotor',
+      {
+        ...mid,
+        survey: { ...disc, rearDropoutSpacing: '120 mm' },
+        edit: ({ build }) => void (build.choice.hubGearId = 'hub-gear-three'),
+      },
+      'rework',
+      /rotor/,
+    ],
+    [
+      'nothing measured of the ends',
+      { ...mid, ...gone('rearDropoutSpacing'), edit: ({ build }) => void (build.choice.hubGearId = 'hub-gear-eight') },
+      'measure',
+    ],
+  ],
+  'electric-brake-school': [
+    ['a geared hub cannot', {}, 'none'],
+    ['cut only', { kit: 'heron-d1000' }, 'fits', /Levers cut/],
+    ['electric wants two arms', { kit: 'heron-d1000', edit: school({ brakeLever: 'electric' }) }, 'rework', /two arms/],
+  ],
+  'hub-arm-school': [
+    [
+      'always, and none planned',
+      {
+        edit: ({ build }) => {
+          build.choice.torqueArms = 0;
+          build.schools.hubArms = 'always';
+        },
+      },
+      'rework',
+    ],
+    ['above a torque', { edit: ({ build }) => void (build.choice.torqueArms = 0) }, 'fits', /No arm/],
+    ['a mid-drive does not ask', mid, 'none'],
   ],
   chemistry: [
     ['lithium delivered', {}, 'fits'],

@@ -9,6 +9,11 @@ export function withOverride(finding: Finding, overrides: readonly Override[]): 
     : finding;
 }
 
+/** Whether a finding of that rule on that subject was set aside. */
+export function isOverridden(overrides: readonly Override[], rule: string, subject: string): boolean {
+  return overrides.some((o) => o.rule === rule && o.subject === subject);
+}
+
 /** Findings that hold an order back: "measure" on what must fit, and not overridden. */
 export function holdsBack(findings: readonly Finding[]): Finding[] {
   return findings.filter((f) => f.verdict === 'measure' && f.fitCritical === true && !f.override);

@@ -7,14 +7,13 @@ import type { BearingItem, PlacementReason } from '../layout/packStanding.ts';
 import { packShape } from '../layout/packShape.ts';
 import { fixingWords } from '../layout/place.ts';
 import { packPlaceWords, type Pack, type PackPlace } from '../parts/pack.ts';
-import { amount, phrase, type Phrase } from '../quantity/format.ts';
+import { amount, capital, phrase, type Phrase } from '../quantity/format.ts';
 import type { PlanContext } from '../vehicle/context.ts';
 import type { Finding } from './finding.ts';
 import { buy, choose, look, measureIt, take, work } from './remedies.ts';
 import { partData, ruleFigure, surveyed } from './rule.ts';
 import type { Say } from './say.ts';
 
-const upper = (words: string): string => `${words[0]?.toUpperCase() ?? ''}${words.slice(1)}`;
 
 /** A placement in words: how it does there, and what would mend it. */
 export function sayPlacement(context: PlanContext, pack: Pack, placed: PackPlacement, say: Say): Finding {
@@ -110,7 +109,7 @@ function sayReason(context: PlanContext, pack: Pack, placed: PackPlacement, say:
     case 'collides':
       return say.stop(
         `Too big ${where}`,
-        phrase`${upper(where)} it runs into ${to} by ${into}${when}, give or take ${band}.`,
+        phrase`${capital(where)} it runs into ${to} by ${into}${when}, give or take ${band}.`,
         ...missing,
       );
     case 'insideUnmeasured':
@@ -265,7 +264,7 @@ function bearingSaid(context: PlanContext, pack: Pack, reason: Bearing, fits: Ph
   switch (state) {
     case 'unread':
       return say.open(
-        `${upper(name)} limit not known`,
+        `${capital(name)} limit not known`,
         phrase`The pack weighs ${amount(pack.massKg, 'mass')}; what the ${name} bears is stamped on it and has not been read.`,
         measureIt(item),
         buy(
@@ -283,7 +282,7 @@ function bearingSaid(context: PlanContext, pack: Pack, reason: Bearing, fits: Ph
       );
     case 'unproven':
       return say.open(
-        `${upper(name)} limit not proven`,
+        `${capital(name)} limit not proven`,
         phrase`${amount(limit, 'mass')} would bear the ${load}; read the stamp.`,
         measureIt(item),
       );

@@ -514,7 +514,7 @@ const vehicles: Vehicle[] = [
     what: 'side-mounted kit on oval aluminium stays',
     kind: 'diamond',
     kit: 'hobby-s350',
-    survey: { frameMaterial: 'aluminium', chainstayDiameter: '38 mm', rearRotorMount: '' },
+    survey: { frameMaterial: 'aluminium', chainstayDiameter: '38 mm', rearRotorMount: 'none' },
     stops: ['side-clamps', 'side-line'],
   },
   {
@@ -529,6 +529,7 @@ const vehicles: Vehicle[] = [
       parkingLock: 'yes',
       drivenWheels: 'rear',
       track: '780 mm',
+      rearRotorMount: 'none',
     },
     stops: ['side-clamps', 'side-line'],
   },

@@ -69,7 +69,11 @@ describe('can it', () => {
     const said = canIt(open, kit, null);
     expect(said.verdict).to.equal('measure');
     expect(phraseText(said.why, 'metric')).to.equal('Otter R250: b says so.');
-    expect(canIt([finding('a', 'rework'), finding('b', 'measure')], kit, null).verdict).to.equal('rework');
+    expect(canIt([finding('a', 'rework'), finding('b', 'measure'), finding('c', 'fits')], kit, null).verdict).to.equal(
+      'rework',
+    );
+    // Among much that nobody has measured, rework is no answer yet.
+    expect(canIt([finding('a', 'rework'), finding('b', 'measure')], kit, null).verdict).to.equal('measure');
     // A stop stays a stop.
     expect(canIt([finding('a', 'stop'), finding('b', 'measure', { fitCritical: true })], kit, null).verdict).to.equal(
       'stop',
@@ -77,15 +81,17 @@ describe('can it', () => {
   });
 
   it('counts how many more there are of the kind', () => {
-    const two = [finding('a', 'rework'), finding('b', 'rework'), finding('c', 'measure')];
-    expect(phraseText(canIt(two, kit, null).why, 'metric')).to.equal('Otter R250: a says so, and 1 more of the kind.');
+    const two = [finding('a', 'rework'), finding('b', 'rework'), finding('c', 'measure'), finding('d', 'fits')];
+    expect(phraseText(canIt(two, kit, null).why, 'metric')).to.equal(
+      'Otter R250: a says so; in all 2 to rework, 1 to measure.',
+    );
     expect(phraseText(canIt([finding('a', 'fits')], kit, null).why, 'metric')).to.match(
       /Everything asked of Otter R250/,
     );
   });
 
   it('without a kit names the nearest, or that none was looked at', () => {
-    expect(phraseText(canIt([], null, null).why, 'metric')).to.match(/No kit has been looked at/);
+    expect(phraseText(canIt([], null, null).why, 'metric')).to.match(/too little is measured to name one/);
     const near = canIt([], null, { name: 'Otter R250', verdict: 'rework' });
     expect(near.words).to.equal('It can, once reworked');
     expect(phraseText(near.why, 'metric')).to.match(/Otter R250 comes nearest/);
@@ -97,14 +103,14 @@ describe('can it', () => {
     const aside = { override: { reason: 'tried on the bench', on: '2026-01-01' } };
     const must = { fitCritical: true };
     expect(why([finding('a', 'measure'), finding('b', 'measure', must)])).to.match(
-      /: b says so, and 1 more of the kind\.$/,
+      /: b says so; in all 2 to measure\.$/,
     );
-    expect(why([finding('a', 'measure'), finding('c', 'measure')])).to.match(/: a says so, and 1 more/);
+    expect(why([finding('a', 'measure'), finding('c', 'measure')])).to.match(/: a says so; in all/);
     expect(why([finding('a', 'rework', aside), finding('b', 'rework')])).to.match(/: b says so\.$/);
     expect(why([finding('a', 'measure', { ...must, ...aside }), finding('b', 'measure')])).to.match(/: b says so\.$/);
     expect(
       why([finding('a', 'stop'), finding('b', 'rework'), finding('c', 'stop'), finding('d', 'stop', aside)]),
-    ).to.match(/: a says so, and 1 more of the kind\.$/);
+    ).to.match(/: a says so; in all 2 to stop, 1 to rework\.$/);
     expect(why([finding('a', 'stop', { subject: 'plan' }), finding('b', 'rework')])).to.match(/: b says so\.$/);
     expect(why([finding('a', 'rework', aside)])).to.match(/measured and fits\.$/);
     // Rework wanted, and something that must fit unproven: not proven yet, by the unproven one.

@@ -197,7 +197,7 @@ describe('the gear sheet, by hand', () => {
       const expected =
         c.ring / c.cog < 2
           ? 'below the hub gear’s floor'
-          : (atRing * c.cog) / c.ring > 45
+          : ((atRing + 60) * c.cog) / c.ring > 45
             ? 'over the hub gear’s torque'
             : null;
       if (expected) expect(c.verdict, `${c.ring}/${c.cog}`).to.equal(expected);

@@ -68,3 +68,8 @@ export function amountText(value: Amount, system: UnitSystem): string {
 export function phraseText(words: Phrase, system: UnitSystem): string {
   return words.map((part) => (typeof part === 'string' ? part : amountText(part, system))).join('');
 }
+
+/** Words with a capital at their beginning, as a sentence has them. */
+export function capital(words: string): string {
+  return `${words[0]?.toUpperCase() ?? ''}${words.slice(1)}`;
+}

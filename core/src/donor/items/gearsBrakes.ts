@@ -164,10 +164,14 @@ export const gearBrakeItems: readonly SurveyItem[] = [
     'rearRotorMount',
     'brakes',
     'Rear rotor held by',
-    'Six small bolts round the centre, or one large splined lock ring.',
+    'Six small bolts round the centre, or one large splined lock ring; on a rim-braked wheel, whether the hub has a seat for one.',
     'Most motors take six bolts; a splined rotor then needs replacing.',
-    rotorMounts.filter((m) => m !== 'none'),
-    { figure: 'rotor', lookAlike: 'rotor', when: (s) => isDisc(s.rearBrake?.value) },
+    rotorMounts,
+    {
+      figure: 'rotor',
+      lookAlike: 'rotor',
+      when: (s) => isDisc(s.rearBrake?.value) || s.rearBrake?.value === 'rim' || s.rearBrake === undefined,
+    },
   ),
   choice(
     'frontRotorMount',

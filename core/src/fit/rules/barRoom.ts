@@ -1,5 +1,5 @@
 import { barLayout } from '../../layout/planView.ts';
-import { amount, phrase } from '../../quantity/format.ts';
+import { amount, capital, phrase } from '../../quantity/format.ts';
 import { ruleFigure, type Rule } from '../rule.ts';
 import { kitRule } from '../say.ts';
 import { buy, work, take, askFor } from '../remedies.ts';
@@ -34,7 +34,7 @@ function barRoom(side: 'left' | 'right'): Rule {
       const list = things.map((t) => `${t.what} ${Math.round(t.lengthM * 1000)}`).join(', ');
       say.because(ruleFigure('Laid out from the end, mm', list), ruleFigure('Together', amount(sum, 'size')));
       if (straight === undefined)
-        return say.open(`Bar not measured, ${side}`, phrase`${list} mm want ${amount(sum, 'size')} of straight bar.`);
+        return say.open(`Bar not measured, ${side}`, phrase`${capital(list)} mm want ${amount(sum, 'size')} of straight bar.`);
       const spare = straight - sum;
       if (spare < -0.03)
         return say.rework(

@@ -84,8 +84,12 @@ export const brakesEnough = kitRule(
         set('lower-speed', phrase`Set a lower speed.`, { work: 5 }),
       );
     return say.fits(
-      'Brakes enough as reckoned',
-      phrase`${rims ? (build.schools.rimBrakes === 'discs' ? 'Up to 25 km/h rim brakes do, by your school. ' : 'With upgraded pads and new cables, by your school. ') : ''}${way(dry).toFixed(0)} m dry and ${way(wet).toFixed(0)} m wet from ${amount(v, 'speed', 0)}. Proved at the new weight before the road.`,
+      rims
+        ? build.schools.rimBrakes === 'discs'
+          ? 'Rim brakes do, up to 25 km/h'
+          : 'Rim brakes do, with upgraded pads'
+        : 'Brakes enough as reckoned',
+      phrase`${way(dry).toFixed(0)} m dry and ${way(wet).toFixed(0)} m wet from ${amount(v, 'speed', 0)}. Proved at the new weight before the road.`,
     );
   },
 );

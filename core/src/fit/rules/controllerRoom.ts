@@ -3,7 +3,7 @@ import { frameRoom } from '../../layout/frameRoom.ts';
 import { packShape } from '../../layout/packShape.ts';
 import { voltsSuit } from '../../pack/volts.ts';
 import { packPlaceWords } from '../../parts/pack.ts';
-import { amount, phrase } from '../../quantity/format.ts';
+import { amount, capital, phrase } from '../../quantity/format.ts';
 import { partData, ruleFigure } from '../rule.ts';
 import { packRule } from '../say.ts';
 import { chosenPlacement } from '../../layout/packPlacement.ts';
@@ -48,7 +48,7 @@ export const controllerRoom = packRule(
       );
     return say.fits(
       'The controller has its place',
-      phrase`${packPlaceWords[at.place]}, with air all round and ${amount(at.clearanceM, 'size', 0)} to spare to ${at.tightest.name}.`,
+      phrase`${capital(packPlaceWords[at.place])}, with air all round and ${amount(at.clearanceM, 'size', 0)} to spare to ${at.tightest.name}.`,
     );
   },
 );

@@ -1,6 +1,6 @@
 import { UNTRIED_HEALTH } from '../../pack/health.ts';
 import { packOriginWords } from '../../parts/pack.ts';
-import { amount, phrase } from '../../quantity/format.ts';
+import { amount, capital, phrase } from '../../quantity/format.ts';
 import { partData } from '../rule.ts';
 import { packRule } from '../say.ts';
 import { choose, look } from '../remedies.ts';
@@ -30,7 +30,7 @@ export const packTrust = packRule(
     if (health === null)
       return say.open(
         'An untried pack',
-        phrase`${packOriginWords[origin][0]?.toUpperCase() ?? ''}${packOriginWords[origin].slice(1)}, and nobody has tried what is left of it; ${amount(UNTRIED_HEALTH, 'share')} is reckoned with.`,
+        phrase`${capital(packOriginWords[origin])}, and nobody has tried what is left of it; ${amount(UNTRIED_HEALTH, 'share')} is reckoned with.`,
         look('rest-volts', phrase`A day after charging, measure each block: none more than 0.05 V from the others.`),
         look(
           'capacity',

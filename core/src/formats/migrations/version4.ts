@@ -48,15 +48,20 @@ export function fromVersion4(build: Loose): Loose {
   return {
     ...build,
     version: 5,
-    brief: {
-      ...rest,
-      aboard: [
-        { rider: steers, seat: 'main', pedals: true },
-        ...(second < 0 ? [] : [{ rider: second, seat: 'second', pedals: true }]),
-      ],
-      trailer: towing ? { ...trailerThen, loadKg: moved ? brief.cargoKg : 0 } : null,
-      ...(moved ? { cargoKg: 0 } : {}),
-    },
+    // What is no brief, or a damaged one, is left for the reader to name.
+    ...(isObject(build.brief)
+      ? {
+          brief: {
+            ...rest,
+            aboard: [
+              { rider: steers, seat: 'main', pedals: true },
+              ...(second < 0 ? [] : [{ rider: second, seat: 'second', pedals: true }]),
+            ],
+            trailer: towing ? { ...trailerThen, loadKg: moved ? brief.cargoKg : 0 } : null,
+            ...(moved ? { cargoKg: 0 } : {}),
+          },
+        }
+      : {}),
     choice: { ...choice, hubGearId: null },
     schools: { ...(isObject(build.schools) ? build.schools : {}), ...schoolsNew },
     arrivals: {},
