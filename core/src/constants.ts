@@ -217,5 +217,12 @@ export const RIDER_PEAK_TORQUE = 60;
 export const ARM_BORE = 0.0142;
 export const ARM_BORE_WIDE = 0.0162;
 
+/** Width play of a bracket shell, m: faced shells differ by this much. Source: workshop practice. */
+export const WIDTH_PLAY = 0.0005;
+/** Most of spacers between axle and shell, m: past it the motor hangs off its bearings. Source: workshop practice, a 120 mm axle in a 100 mm shell is ridden. */
+export const MOST_SPACERS = 0.02;
+/** Washers make up to this much of a too wide gap between ends and hub, m in all. Source: workshop practice. */
+export const WASHER_LIMIT = 0.006;
+
 /** Wet deceleration wanted of the brakes, m/s². Source: ISO 4210 asks 2.2 of a city bicycle in the wet. */
 export const WET_STOPPING_WANTED = 2.2;

@@ -96,6 +96,7 @@ export {
   seatWords,
   trailerBrakes,
 } from './build/brief.ts';
+export { type Arrival } from './build/arrivals.ts';
 export { type Build, newBuild } from './build/build.ts';
 export { type Choice } from './build/choice.ts';
 export { type Fix } from './build/fixes.ts';

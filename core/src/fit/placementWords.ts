@@ -1,7 +1,5 @@
-import type { Remedy } from '../build/remedy.ts';
 import { BATTERY_CLEARANCE_WANTED } from '../constants.ts';
 import { surveyItem } from '../donor/survey.ts';
-import type { Missing } from '../layout/frameRoom.ts';
 import type { PackPlacement } from '../layout/packPlacement.ts';
 import type { BearingItem, PlacementReason } from '../layout/packStanding.ts';
 import { packShape } from '../layout/packShape.ts';
@@ -10,10 +8,10 @@ import { packPlaceWords, type Pack, type PackPlace } from '../parts/pack.ts';
 import { amount, capital, phrase, type Phrase } from '../quantity/format.ts';
 import type { PlanContext } from '../vehicle/context.ts';
 import type { Finding } from './finding.ts';
+import { missingSaid } from './missingWords.ts';
 import { buy, choose, look, measureIt, take, work } from './remedies.ts';
 import { partData, ruleFigure, surveyed } from './rule.ts';
 import type { Say } from './say.ts';
-
 
 /** A placement in words: how it does there, and what would mend it. */
 export function sayPlacement(context: PlanContext, pack: Pack, placed: PackPlacement, say: Say): Finding {
@@ -294,29 +292,4 @@ function bearingSaid(context: PlanContext, pack: Pack, reason: Bearing, fits: Ph
           ])
         : say.fits(`Sits ${packPlaceWords.basket}`, fits);
   }
-}
-
-function missingSaid(m: Missing): Remedy[] {
-  return [
-    ...m.without.map((name, i) => work(`without-${i}`, phrase`It would go with ${name} taken off.`, 10)),
-    ...(m.clamped
-      ? [
-          buy(
-            'clamped',
-            phrase`It would go clamped round the tube instead of bolted to the bosses.`,
-            take('tube-clamps', 'pack'),
-            { work: 20 },
-          ),
-        ]
-      : []),
-    ...(m.shorterM !== null
-      ? [choose('shorter', phrase`${amount(m.shorterM, 'size', 0)} too long: a pack that much shorter would go.`)]
-      : []),
-    ...(m.flatterM !== null
-      ? [choose('flatter', phrase`A pack ${amount(m.flatterM, 'size', 0)} flatter would go.`)]
-      : []),
-    ...(m.shorterM === null && m.flatterM === null && m.without.length === 0 && !m.clamped
-      ? [choose('other-place', phrase`No pack of this form goes there; choose another place for it.`)]
-      : []),
-  ];
 }

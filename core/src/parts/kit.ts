@@ -74,6 +74,8 @@ const hubFit = z.object({
   valve: z.enum(['narrow', 'wide']).optional(),
   wheelLimitKg: positive.max(400).optional(),
   flangeRadiusM: positive.max(0.2).optional(),
+  /** From the hub’s middle to each flange. */
+  flangeOutM: sides.optional(),
   crosses: z.int().min(0).max(4).optional(),
 });
 

@@ -1,12 +1,14 @@
-import { BRISK_CADENCE_RPM } from '../constants.ts';
+import { BRISK_CADENCE_RPM, RIDER_PEAK_TORQUE } from '../constants.ts';
 import { commonFrame } from '../donor/common.ts';
 import { kitPeakTorque } from '../drive/kitTorque.ts';
 import { chainAngle, chainLinks, chainLinksWorkshop, cogLines, MOST_LEAN } from '../gearing/chain.ts';
-import { tyreRadius } from '../quantity/tyre.ts';
+import { lacingOf, type Lacing } from '../gearing/lacing.ts';
+import type { Kit } from '../parts/kit.ts';
+import { tyreRadius, type TyreSize } from '../quantity/tyre.ts';
 import { cadenceAt, speedAtCadence, startGrade, steadySpeed } from '../ride/steady.ts';
 import type { PlanContext } from '../vehicle/context.ts';
-import { RIDER_PEAK_TORQUE } from '../constants.ts';
 import { hubGearLimits } from '../fit/gearsThatWillBe.ts';
+import { onSteepest } from '../vehicle/reckon.ts';
 import { systemOf } from '../vehicle/system.ts';
 import { voltsSuit } from '../pack/volts.ts';
 
@@ -47,14 +49,44 @@ export interface GearSheet {
   cogMeans: string;
   /** Cadence in the highest gear at the speed the motor holds by itself on the flat. */
   cadenceAtMotor: { speedMs: number; rpm: number; canAdd: boolean } | null;
+  /** Spokes of a hub that is laced to order: a hub gear that was chosen, or a motor into the rim there is. */
+  lacing: (Lacing & { hub: string; rim: string; erdM: number }) | null;
 }
 
 /** A ring's line where nobody measured it, m. Source: the trade, single and double rings. */
 const COMMON_RING_LINE = 0.045;
+/** Bead seat less effective diameter of a common rim, m. Source: project. */
+const COMMON_RIM_DEPTH = 0.018;
 /** Growth of a swinging arm's chainstay for each metre of travel. Source: project, four-bar frames. */
 const GROWTH_SHARE = 0.12;
 /** Cadence past which a rider adds little. Source: project. */
 const CAN_ADD_RPM = 100;
+
+/** What is laced to order, and into which rim: the shelf's rim of that size and hole count stands for the donor's. */
+function lacingHere({ gearing, kit, shelf, asItWillBe }: PlanContext): GearSheet['lacing'] {
+  const hub = gearing.hubGear?.part ?? bareHub(kit, asItWillBe.tyres);
+  if (!hub?.flangeRadiusM || !hub.flangeOutM || !hub.spokes) return null;
+  const { flangeRadiusM, flangeOutM, spokes } = hub;
+  const name = gearing.hubGear?.part?.name ?? kit?.name ?? '';
+  const tyre = asItWillBe.tyres[gearing.hubGear?.part ? 'rear' : (kit?.hub?.place ?? 'rear')];
+  const sameSize = shelf.rim.filter((r) => Math.round(r.beadM * 1000) === Math.round(tyre.beadM * 1000));
+  const rim = sameSize.find((r) => r.holes === spokes) ?? sameSize[0];
+  const erdM = rim?.erdM ?? tyre.beadM - COMMON_RIM_DEPTH;
+  return {
+    ...lacingOf({ flangeRadiusM, flangeOutM, spokes }, erdM),
+    hub: name,
+    rim: rim?.name ?? 'a common rim',
+    erdM,
+  };
+}
+
+/** A motor's hub where none of its built wheels is of the vehicle's size. */
+function bareHub(kit: Kit | null, tyres: { front: TyreSize; rear: TyreSize }): Kit['hub'] | null {
+  const { hub } = kit ?? {};
+  if (!hub) return null;
+  const bead = Math.round(tyres[hub.place].beadM * 1000);
+  return hub.beadsM.some((b) => Math.round(b * 1000) === bead) ? null : hub;
+}
 
 /** Chain line, chain length and the rings and cogs that would do, for what is chosen. */
 export function gearSheet(context: PlanContext): GearSheet {
@@ -104,7 +136,12 @@ export function gearSheet(context: PlanContext): GearSheet {
           ...asItWillBe,
           gearing: { ...gearing, ring, gears: [{ label: '', cog: lowest }] },
         });
-        grade = startGrade({ ...system, vehicle: { ...system.vehicle, fixedCog: lowest } });
+        // On the hill's own surface, and no steeper than tyre and balance allow.
+        const hill = onSteepest(build, system);
+        grade = Math.min(
+          startGrade({ ...hill, vehicle: { ...hill.vehicle, fixedCog: lowest } }),
+          context.startCap.grade,
+        );
       }
       const below = hubGear && kit?.mid !== undefined && floor !== undefined && ring / cog < floor;
       const over =
@@ -146,5 +183,6 @@ export function gearSheet(context: PlanContext): GearSheet {
     cells,
     cogMeans: hubGear ? 'the hub gear’s cog' : byLegs ? 'the smallest cog' : 'the biggest cog',
     cadenceAtMotor,
+    lacing: lacingHere(context),
   };
 }

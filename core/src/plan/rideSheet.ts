@@ -9,7 +9,8 @@ import { cutRoute, simulate, type EnergyAccount, type RideResult, type RideTrace
 import type { SpreadJob } from '../ride/spread.ts';
 import { fullDrive, startGrade, steadyLoad } from '../ride/steady.ts';
 import type { RideSystem } from '../ride/system.ts';
-import { goingSafely, type Caution } from '../safety/going.ts';
+import type { Caution } from '../safety/caution.ts';
+import { goingSafely } from '../safety/going.ts';
 import type { PlanContext } from '../vehicle/context.ts';
 import { systemOf, tyreRolling } from '../vehicle/system.ts';
 
@@ -90,7 +91,7 @@ export function rideSheet(context: PlanContext): RideSheet | null {
     trace,
     once,
     account: once.account,
-    hills: hillStarts(system, trace),
+    hills: hillStarts(context, system, trace),
     scenarios: scenarios(build, system, route, wantedM),
     cautions: goingSafely(context, {
       massKg: vehicle.massKg,
@@ -110,7 +111,8 @@ export function rideSheet(context: PlanContext): RideSheet | null {
 }
 
 /** Hills of a trace, steepest 30 m first reckoned, with a start from rest on each. */
-function hillStarts(system: RideSystem, trace: RideTrace): HillStart[] {
+function hillStarts(context: PlanContext, system: RideSystem, trace: RideTrace): HillStart[] {
+  const cap = context.startCap.grade;
   const out: HillStart[] = [];
   let from = -1;
   const close = (to: number): void => {
@@ -131,7 +133,8 @@ function hillStarts(system: RideSystem, trace: RideTrace): HillStart[] {
     const charge = Math.max(0.05, trace.charge[start] as number);
     const drive = fullDrive(system, 0, charge, trace.windingC[start]);
     const load = steadyLoad({ ...system, air: { ...system.air, headwindMs: 0 } }, 0, grade, drive.dragN);
-    const alone = startGrade(system, charge) >= grade;
+    // No motor starts where its tyre slips or the front wheel lifts.
+    const alone = Math.min(startGrade(system, charge), cap) >= grade;
     out.push({
       atM,
       lengthM,

@@ -1,4 +1,3 @@
-import type { Trailer } from '../build/brief.ts';
 import type { Build } from '../build/build.ts';
 import {
   CABLE_DROP_MOST,
@@ -11,81 +10,16 @@ import {
 import type { Shelf } from '../parts/part.ts';
 import type { BrakeKind } from '../donor/donor.ts';
 import type { DonorGeometry } from '../donor/geometry.ts';
-import { amount, phrase, type Phrase } from '../quantity/format.ts';
+import { amount, phrase } from '../quantity/format.ts';
 import type { RouteSegment as RideSegmentLike } from '../ride/system.ts';
 import { axleLoads, tipDistance, type Added, type AxleLoads } from './axleLoads.ts';
-import { OVERRUN_SHARE, trailerPush, turningRoom, type TrailerLoads } from './trailer.ts';
+import type { Caution } from './caution.ts';
+import { deceleration, GRIP, stoppingDistance, type Brakes, type Stopping } from './stopping.ts';
+import { OVERRUN_SHARE, type TrailerLoads } from './trailer.ts';
+import { trailerCaution } from './trailerCaution.ts';
 
 import type { Kit } from '../parts/kit.ts';
 import type { Pack } from '../parts/pack.ts';
-
-/** Time before the brakes bite, s. Source: project. */
-const REACTION = 1;
-/** Friction of a tyre, dry and wet. Source: project. */
-const GRIP = { dry: 0.8, wet: 0.4 } as const;
-
-/** Deceleration of a 100 kg bicycle by its brakes, m/s². Source: docs/models.md, going safely. */
-export function brakeLimits(front: BrakeKind, rear: BrakeKind): { dry: number; wet: number } {
-  const disc = (b: BrakeKind): boolean => b === 'discCable' || b === 'discHydraulic';
-  const hub = (b: BrakeKind): boolean => b === 'drum' || b === 'roller' || b === 'coaster';
-  if (front === 'none') return { dry: 2.5, wet: 2 };
-  if (disc(front) && disc(rear)) return { dry: 6, wet: 5 };
-  if (disc(front) || disc(rear)) return { dry: 5.5, wet: 4 };
-  if (hub(front) || hub(rear)) return { dry: 4, wet: 2.5 };
-  return { dry: 5, wet: 2.5 };
-}
-
-/** The brakes of a vehicle; undefined where nobody has looked. */
-export interface Brakes {
-  front: BrakeKind | undefined;
-  rear: BrakeKind | undefined;
-  frontRotorM: number | undefined;
-  rearRotorM: number | undefined;
-}
-
-/** What must be stopped, by what, on what. */
-export interface Stopping {
-  front: BrakeKind;
-  rear: BrakeKind;
-  /** Mass that its own brakes must stop, kg: all that moves, less what a trailer’s own brake stops. */
-  brakedKg: number;
-  /** Share of that on the wheels that brake. */
-  onWheels: number;
-  /** Deceleration at which it tips over the front, m/s². */
-  tipsAt: number;
-}
-
-/** All that is told of stopping, of a vehicle with what it tows: the one place these are put together. */
-export function stoppingOf(
-  brakes: { front: BrakeKind; rear: BrakeKind },
-  massKg: number,
-  loads: { xM: number; hM: number },
-  frontAxleX: number,
-  trailer: { brake: 'none' | 'overrun'; loads: TrailerLoads } | null,
-): Stopping {
-  const itself = trailer?.brake === 'overrun' ? OVERRUN_SHARE * trailer.loads.massKg : 0;
-  const brakedKg = massKg - itself;
-  const onOwn = massKg - (trailer?.loads.axleKg ?? 0);
-  return {
-    ...brakes,
-    brakedKg,
-    onWheels: Math.min(1, onOwn / brakedKg),
-    tipsAt: (GRAVITY * (frontAxleX - loads.xM)) / loads.hM,
-  };
-}
-
-/** Deceleration dry and wet, m/s²: the least of the road’s grip, the brakes by the mass they stop, and tipping over. */
-export function deceleration({ front, rear, brakedKg, onWheels, tipsAt }: Stopping): { dry: number; wet: number } {
-  const own = brakeLimits(front, rear);
-  const scale = Math.min(1, 100 / brakedKg);
-  const least = (brakes: number, grip: number): number => Math.min(grip * GRAVITY * onWheels, brakes * scale, tipsAt);
-  return { dry: least(own.dry, GRIP.dry), wet: least(own.wet, GRIP.wet) };
-}
-
-/** Way to stop, m: v·t + v²/2a. */
-export function stoppingDistance(speedMs: number, deceleration: number): number {
-  return speedMs * REACTION + (speedMs * speedMs) / (2 * deceleration);
-}
 
 /** What a brake sheds at 25 km/h, W. Source: docs/models.md, going safely. */
 export function shedsW(brake: BrakeKind, rotorM: number | undefined): number {
@@ -94,16 +28,6 @@ export function shedsW(brake: BrakeKind, rotorM: number | undefined): number {
   if (brake === 'drum' || brake === 'roller' || brake === 'coaster') return 120;
   const rotor = rotorM ?? 0.16;
   return rotor >= 0.2 ? 420 : rotor >= 0.175 ? 330 : 250;
-}
-
-/** One caution of riding: what, its numbers, why, and whom to ask. */
-export interface Caution {
-  id: 'stopping' | 'descent' | 'tip' | 'trailer' | 'cable';
-  title: string;
-  state: 'fine' | 'care' | 'stop' | 'unknown';
-  lines: { label: string; value: Phrase }[];
-  why: Phrase;
-  ask: string;
 }
 
 /** Stopping from a speed at the mass that moves: the least of grip, brakes and tipping over the front. */
@@ -270,58 +194,6 @@ export function cableCaution(kit: Kit, pack: Pack, runM: number, nominalVolts: n
     ],
     why: phrase`Drop is 2·l·0.0172·I ÷ mm², kept under 3 %; the fuse is 1.25 to 1.5 times the controller’s ${amount(amps, 'current')} and below what ${mm2} mm² carries, ${amount(carries, 'current', 0)}. ${pack.name}’s own leads may be thicker.`,
     ask: 'an electrician or a battery builder, before anything is opened or soldered',
-  };
-}
-
-/** A trailer behind: what presses on its coupling, its push when braking and downhill, and the room a turn takes. */
-export function trailerCaution(
-  trailer: Trailer,
-  loads: TrailerLoads,
-  own: { onWheelsKg: number; frontShare: number; wheelbaseM: number; heightM: number },
-  stopping: Stopping | null,
-  steepestDescent: number,
-  rolling: number,
-): Caution {
-  // Unknown brakes are taken as two good ones in the wet: the harder they bite, the harder the trailer pushes.
-  const a = stopping ? deceleration(stopping).wet : GRIP.wet * GRAVITY;
-  const tips = (own.onWheelsKg * a * own.heightM) / own.wheelbaseM;
-  const rearN = own.onWheelsKg * GRAVITY * (1 - own.frontShare) - tips;
-  const push = trailerPush(trailer, loads, rearN, a, steepestDescent, rolling);
-  const room = turningRoom(own.wheelbaseM, trailer);
-  const folds = push.sidewaysN > push.holdsN;
-  const near = push.sidewaysN > push.holdsN * 0.5;
-  return {
-    id: 'trailer',
-    title: 'The trailer behind',
-    state: folds || loads.hitchKg < 0 ? 'stop' : near ? 'care' : 'fine',
-    lines: [
-      { label: 'presses on its coupling', value: phrase`${amount(loads.hitchKg, 'mass')}` },
-      {
-        label: 'of the braking',
-        value:
-          trailer.brake === 'overrun'
-            ? phrase`${amount((loads.massKg * (1 - OVERRUN_SHARE)) / (own.onWheelsKg + loads.axleKg), 'share')}; it brakes the rest itself`
-            : phrase`${amount(loads.massKg / (own.onWheelsKg + loads.axleKg), 'share')} is the trailer’s, and the bicycle does it`,
-      },
-      { label: 'pushes when braking in the wet', value: phrase`${amount(push.pushN, 'force', 0)}` },
-      {
-        label: steepestDescent > 0 ? 'pushes down the steepest descent' : 'pushes downhill',
-        value:
-          steepestDescent > 0
-            ? phrase`${amount(push.steadyN, 'force', 0)} on ${amount(steepestDescent, 'grade')}`
-            : phrase`no descent on this road`,
-      },
-      {
-        label: 'sideways in a bend of 30°',
-        value: phrase`${amount(push.sidewaysN, 'force', 0)}; the rear tyre holds ${amount(push.holdsN, 'force', 0)}`,
-      },
-      {
-        label: 'turning at full lock',
-        value: phrase`${amount(room.wideM, 'height')} wide, cuts in ${amount(room.cutInM, 'size', 0)}`,
-      },
-    ],
-    why: phrase`Braking, m·(a + g·sin θ) comes through the coupling; turned, part of it shoves the rear wheel aside, and past its grip the pair folds like a knife. Put the load ahead of the trailer’s axle, brake before the bend, and front and rear together.`,
-    ask: 'the trailer’s maker for its load and speed, and an empty yard: try the stop loaded before the street',
   };
 }
 

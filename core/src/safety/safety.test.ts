@@ -3,16 +3,8 @@ import { starterShelf } from '../parts/shelf/starterShelf.ts';
 import { phraseText } from '../quantity/format.ts';
 import { contextOf, measure, world } from '../../test/world.ts';
 import { axleLoads, massPoints, NOTHING_ADDED, tipDistance } from './axleLoads.ts';
-import {
-  brakeLimits,
-  cableCaution,
-  descentCaution,
-  shedsW,
-  stoppingCaution,
-  stoppingDistance,
-  stoppingOf,
-  tipCaution,
-} from './going.ts';
+import { cableCaution, descentCaution, shedsW, stoppingCaution, tipCaution } from './going.ts';
+import { brakeLimits, stoppingDistance, stoppingOf } from './stopping.ts';
 
 const G = 9.80665;
 

@@ -13,7 +13,7 @@ import { partById, type Shelf } from '../parts/part.ts';
 import type { RouteSteps } from '../ride/simulate.ts';
 import { axleLoads, towed, type Added, type AxleLoads } from '../safety/axleLoads.ts';
 import { steadySpeed } from '../ride/steady.ts';
-import { stoppingOf, type Stopping } from '../safety/going.ts';
+import { stoppingOf, type Stopping } from '../safety/stopping.ts';
 import { startCap, type StartCap } from '../safety/starting.ts';
 import { trailerLoads, type TrailerLoads } from '../safety/trailer.ts';
 import { chosenParts, type Chosen } from './chosen.ts';

@@ -119,7 +119,7 @@ export function gearingFor(build: Build, hubGears: readonly HubGear[], kit: Kit 
       hubGear?.part?.efficiency ?? DRIVETRAIN_EFFICIENCY[hubGear ? (stepless ? 'stepless' : 'hubGear') : 'derailleur'],
     counted:
       (chosen.ring !== null || kit?.mid !== undefined || ownRing !== undefined) &&
-      (cluster !== null || hubGear?.part != null || ownCogs !== undefined),
+      (cluster !== null || (hubGear?.part ?? null) !== null || ownCogs !== undefined),
     kind: cluster ? cluster.mount : hubGear ? 'hubGear' : rearHub ? carriedOver(rearHub, ownKind) : ownKind,
     cogs: cluster ? cluster.cogs : hubGear?.part ? [hubGear.cog] : (ownCogs ?? null),
     cluster,

@@ -9,7 +9,7 @@ import type { Kit } from '../parts/kit.ts';
 import type { Pack } from '../parts/pack.ts';
 import { partById, type Shelf } from '../parts/part.ts';
 import type { TyreSize } from '../quantity/tyre.ts';
-import type { Brakes } from '../safety/going.ts';
+import type { Brakes } from '../safety/stopping.ts';
 import { gearingFor, type Gearing } from './gearing.ts';
 
 /** One line of the mass: what, and how many kg. */

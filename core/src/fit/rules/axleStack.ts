@@ -1,4 +1,4 @@
-import { WASHER_LIMIT } from './dropoutSpacing.ts';
+import { WASHER_LIMIT } from '../../constants.ts';
 import { armPart } from '../../vehicle/vehicle.ts';
 import { longer, shorter } from '../../quantity/compare.ts';
 import type { SmallPartId } from '../../parts/shelf/ids.ts';

@@ -34,7 +34,10 @@ function barRoom(side: 'left' | 'right'): Rule {
       const list = things.map((t) => `${t.what} ${Math.round(t.lengthM * 1000)}`).join(', ');
       say.because(ruleFigure('Laid out from the end, mm', list), ruleFigure('Together', amount(sum, 'size')));
       if (straight === undefined)
-        return say.open(`Bar not measured, ${side}`, phrase`${capital(list)} mm want ${amount(sum, 'size')} of straight bar.`);
+        return say.open(
+          `Bar not measured, ${side}`,
+          phrase`${capital(list)} mm want ${amount(sum, 'size')} of straight bar.`,
+        );
       const spare = straight - sum;
       if (spare < -0.03)
         return say.rework(

@@ -1,5 +1,5 @@
 import { longer, shorter } from '../../quantity/compare.ts';
-import { MOST_SPACERS, WIDTH_PLAY } from './bracketSpacers.ts';
+import { MOST_SPACERS, WIDTH_PLAY } from '../../constants.ts';
 import { isProven } from '../../donor/entry.ts';
 import { amount, phrase } from '../../quantity/format.ts';
 import { partData, surveyed } from '../rule.ts';

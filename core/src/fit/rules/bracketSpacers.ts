@@ -1,13 +1,9 @@
+import { MOST_SPACERS, WIDTH_PLAY } from '../../constants.ts';
 import { longer, shorter } from '../../quantity/compare.ts';
 import { amount, phrase } from '../../quantity/format.ts';
 import { partData } from '../rule.ts';
 import { kitRule } from '../say.ts';
 import { buy, take } from '../remedies.ts';
-
-/** Width play, m: faced shells differ by this much. */
-export const WIDTH_PLAY = 0.0005;
-/** Most of spacers between axle and shell, m: past it the motor hangs off its bearings. Source: workshop practice, a 120 mm axle in a 100 mm shell is ridden. */
-export const MOST_SPACERS = 0.02;
 
 /** Spacers each side between a wide axle and a narrow shell: what comes with the kit, and what must be bought. */
 export const bracketSpacers = kitRule(

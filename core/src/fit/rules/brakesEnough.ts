@@ -1,5 +1,5 @@
 import { WET_STOPPING_WANTED } from '../../constants.ts';
-import { deceleration, stoppingDistance } from '../../safety/going.ts';
+import { deceleration, stoppingDistance } from '../../safety/stopping.ts';
 import { amount, phrase } from '../../quantity/format.ts';
 import { ruleFigure } from '../rule.ts';
 import { kitRule } from '../say.ts';

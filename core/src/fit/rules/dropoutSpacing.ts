@@ -1,5 +1,5 @@
 import { longer } from '../../quantity/compare.ts';
-import { CALIPER_TOLERANCE, SPREAD_LIMIT_ALUMINIUM, SPREAD_LIMIT_STEEL } from '../../constants.ts';
+import { CALIPER_TOLERANCE, SPREAD_LIMIT_ALUMINIUM, SPREAD_LIMIT_STEEL, WASHER_LIMIT } from '../../constants.ts';
 import type { Material } from '../../donor/donor.ts';
 import { isProven } from '../../donor/entry.ts';
 import { amount, phrase } from '../../quantity/format.ts';
@@ -9,8 +9,6 @@ import { buy, choose, take, measureIt, work } from '../remedies.ts';
 
 /** Inner faces within this much of the hub count as equal, m: the ends close up by hand. */
 const HAND_PLAY = 0.001;
-/** Washers make up to this much of a too wide gap, m in all. */
-export const WASHER_LIMIT = 0.006;
 
 const spreadLimit: Record<Material, number> = {
   steel: SPREAD_LIMIT_STEEL,

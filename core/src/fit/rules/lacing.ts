@@ -1,10 +1,8 @@
+import { bestCrosses, MOST_LEAN, spokeLean } from '../../gearing/lacing.ts';
 import { amount, phrase } from '../../quantity/format.ts';
 import { partData, ruleFigure } from '../rule.ts';
 import { kitRule } from '../say.ts';
 import { buy, take } from '../remedies.ts';
-
-/** Least angle between spoke and rim's radius line that a nipple bears, as 90° less the entry angle, rad. */
-const MOST_LEAN = (12 * Math.PI) / 180;
 
 /** Lacing: spoke count of hub and rim, and how many crosses a large hub bears in a small rim. */
 export const lacing = kitRule(
@@ -30,13 +28,9 @@ export const lacing = kitRule(
         phrase`The hub’s flange is ${amount(2 * fit.flangeRadiusM, 'size')} across.`,
       );
     const rimRadius = tyre.beadM / 2 - 0.01;
-    const lean = (crosses: number): number => {
-      const turn = (2 * Math.PI * crosses) / (fit.spokes / 2);
-      const dx = fit.flangeRadiusM as number;
-      const along = Math.sqrt(dx * dx + rimRadius * rimRadius - 2 * dx * rimRadius * Math.cos(turn));
-      return Math.asin(Math.min(1, (dx * Math.sin(turn)) / along));
-    };
-    const best = [3, 2, 1, 0].find((x) => lean(x) <= MOST_LEAN) ?? 0;
+    const flange = fit.flangeRadiusM;
+    const lean = (crosses: number): number => spokeLean(flange, rimRadius, crosses, fit.spokes);
+    const best = bestCrosses(flange, rimRadius, fit.spokes);
     const degrees = (x: number): string => `${((lean(x) * 180) / Math.PI).toFixed(1)}°`;
     const planned = fit.crosses ?? best;
     say.because(

@@ -23,7 +23,7 @@ function both<K extends SchoolId>(school: K, mine: Schools[K], says: Sides<K>): 
   const other = Object.keys(says).find((side) => side !== mine) ?? mine;
   return [
     ...phrase`“${words(other)}” would say: `,
-    ...(says as Record<string, Phrase>)[other]!,
+    ...((says as Record<string, Phrase>)[other] ?? []),
     ...phrase` Yours, “${words(mine)}”: `,
     ...says[mine],
   ];

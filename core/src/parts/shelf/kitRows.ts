@@ -76,6 +76,7 @@ export const hubDetail = (
   valve: 'wide',
   wheelLimitKg: 120,
   flangeRadiusM: mm(60),
+  flangeOutM: end === 'front' ? { left: mm(33), right: mm(33) } : { left: mm(33), right: mm(22) },
   crosses: 1,
   ...rest,
 });

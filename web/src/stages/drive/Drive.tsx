@@ -3,7 +3,7 @@ import { amount, driveFamilyWords, type DriveFamily, type KitCandidate } from '@
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { buildActions } from '../../app/buildSlice.ts';
-import { usePlan } from '../../sheet/PlanProvider.tsx';
+import { usePlan, useShelf } from '../../sheet/PlanProvider.tsx';
 import { useBuild, useSend } from '../../app/store.ts';
 import { BikeDrawing } from '../../drawing/BikeDrawing.tsx';
 import { AmountField } from '../../ui/AmountField.tsx';
@@ -14,6 +14,7 @@ import { OrderMark } from '../../sheet/OrderMark.tsx';
 import { Say, Show } from '../../ui/Show.tsx';
 import { StageHead } from '../../sheet/StageHead.tsx';
 import { VerdictMark } from '../../sheet/Verdict.tsx';
+import { ArrivalSheet } from './ArrivalSheet.tsx';
 import { Families } from './Families.tsx';
 import { Matrix } from './Matrix.tsx';
 import { HelpSelect } from './HelpSelect.tsx';
@@ -24,6 +25,7 @@ export function DriveStage() {
   const plan = usePlan();
   const build = useBuild();
   const send = useSend();
+  const shelf = useShelf();
   const { buildId = '' } = useParams();
   useScrollToHash(plan.judged);
   const keepOwn = useKeepOwn();
@@ -100,6 +102,7 @@ export function DriveStage() {
           </div>
         </section>
       ) : null}
+      {kit ? <ArrivalSheet kit={kit} data={shelf.kit.find((k) => k.id === kit.id)} /> : null}
       {kit ? <OrderMark part={kit.id} name={kit.name} holding={plan.drive.holdingBack} /> : null}
       <Families plan={plan} shown={family} onShow={setFamily} />
       <FindingList title={kit ? `${kit.name} on this donor` : 'On this donor'} findings={mine} />

@@ -31,6 +31,9 @@ export function Families({ plan, shown, onShow }: FamiliesProps) {
               <span className="family-left num">
                 {f.remaining} of {f.total} kits could go on
               </span>
+              {f.open === '' || f.verdict === 'stop' ? null : (
+                <span className="family-open num">nearest: {f.open}</span>
+              )}
               {f.stoppedBy[0] ? (
                 <span className="family-stop">
                   {f.stoppedBy.map((s) => (

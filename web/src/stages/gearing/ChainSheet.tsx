@@ -4,6 +4,7 @@ import { usePlanContext } from '../../sheet/PlanProvider.tsx';
 import { useUnits } from '../../app/store.ts';
 import { amountText } from '@sprocket/core';
 import { Show } from '../../ui/Show.tsx';
+import { LacingSheet } from './LacingSheet.tsx';
 
 /** Chain line and length, and the rings and cogs that would do. */
 export function ChainSheet() {
@@ -67,6 +68,7 @@ export function ChainSheet() {
         </div>
       </section>
       <PairTable sheet={sheet} />
+      <LacingSheet lacing={sheet.lacing} />
     </>
   );
 }

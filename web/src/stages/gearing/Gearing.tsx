@@ -24,6 +24,10 @@ export function GearingStage() {
       ...shelf.ring,
       ...build.ownParts.filter((p) => p.kind === 'ring' && !shelf.ring.some((r) => r.id === p.id)),
     ],
+    hubGears: [
+      ...shelf.hubGear,
+      ...build.ownParts.filter((p) => p.kind === 'hubGear' && !shelf.hubGear.some((h) => h.id === p.id)),
+    ],
     clusters: [
       ...shelf.cluster,
       ...build.ownParts.filter((p) => p.kind === 'cluster' && !shelf.cluster.some((c) => c.id === p.id)),
@@ -74,6 +78,20 @@ export function GearingStage() {
               const part = all.clusters.find((c) => c.id === id);
               if (part) keepOwn(part);
               send(buildActions.chose({ field: 'choice.cluster', value: { clusterId: id === '' ? null : id } }));
+            }}
+          />
+          <NativeSelect
+            label="Hub gear to lace in"
+            value={build.choice.hubGearId ?? ''}
+            data={[
+              { value: '', label: 'none, or the donor’s own' },
+              ...all.hubGears.map((h) => ({ value: h.id, label: `${h.name} · ${h.price}` })),
+            ]}
+            onChange={(event) => {
+              const id = event.currentTarget.value;
+              const part = all.hubGears.find((h) => h.id === id);
+              if (part) keepOwn(part);
+              send(buildActions.chose({ field: 'choice.hubGear', value: { hubGearId: id === '' ? null : id } }));
             }}
           />
         </div>

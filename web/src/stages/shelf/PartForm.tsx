@@ -87,7 +87,7 @@ function Field({
     return (
       <NativeSelect
         label={field.label}
-        value={String(value)}
+        value={typeof value === 'string' ? value : (field.options[0] ?? '')}
         data={[...field.options]}
         error={error}
         onChange={(event) => onSet(event.currentTarget.value)}
@@ -107,7 +107,8 @@ function Field({
           {...(field.digits === undefined ? {} : { digits: field.digits })}
           value={si}
           onValue={onSet}
-          onEmpty={() => onSet(undefined)}
+          {...(field.unknown ? { placeholder: 'nobody knows' } : {})}
+          onEmpty={() => onSet(field.unknown ? null : undefined)}
         />
         {error ? (
           <p className="field-fault" role="alert">

@@ -8,6 +8,8 @@ export interface PartField {
   digits?: number;
   type?: 'text' | 'number' | 'teeth' | 'switch' | 'beads' | 'numbers';
   options?: readonly string[];
+  /** May be left empty for “nobody knows”. */
+  unknown?: boolean;
 }
 
 const common: PartField[] = [
@@ -51,12 +53,14 @@ export const partFields: Record<PartKind, PartField[]> = {
   pack: [
     ...common,
     { path: 'chemistry', label: 'Chemistry', options: ['nmc', 'lfp', 'lead'] },
+    { path: 'origin', label: 'Comes', options: ['new', 'used', 'homeMade'] },
+    { path: 'health', label: 'Left of its first capacity', dimension: 'share', unknown: true },
     { path: 'series', label: 'Cells in series', type: 'number' },
     { path: 'parallel', label: 'Cells in parallel', type: 'number' },
     { path: 'cellAh', label: 'One cell holds', dimension: 'charge' },
     { path: 'cellOhm', label: 'One cell resists', dimension: 'resistance' },
-    { path: 'cellContinuousA', label: 'One cell gives continuously', dimension: 'current' },
-    { path: 'boardA', label: 'Protection board', dimension: 'current' },
+    { path: 'cellContinuousA', label: 'One cell gives continuously', dimension: 'current', unknown: true },
+    { path: 'boardA', label: 'Protection board', dimension: 'current', unknown: true },
     { path: 'cutoffVPerCell', label: 'Cut-off a cell', dimension: 'voltage', digits: 2 },
     { path: 'outline.lengthM', label: 'Length with rail', dimension: 'size' },
     { path: 'outline.heightM', label: 'Height off the tube', dimension: 'size' },
@@ -71,6 +75,7 @@ export const partFields: Record<PartKind, PartField[]> = {
     ...common,
     { path: 'teeth', label: 'Teeth', type: 'number' },
     { path: 'mount', label: 'Bolt circle, e.g. bcd104', type: 'text' },
+    { path: 'offsetM', label: 'Teeth inboard of the spider', dimension: 'size' },
   ],
   cluster: [
     ...common,
@@ -82,8 +87,13 @@ export const partFields: Record<PartKind, PartField[]> = {
     { path: 'ratios', label: 'Internal ratios, lowest first', type: 'numbers' },
     { path: 'efficiency', label: 'Efficiency', type: 'number' },
     { path: 'leastRatio', label: 'Least ring ÷ cog', type: 'number' },
+    { path: 'mostRatio', label: 'Greatest ring ÷ cog', type: 'number' },
     { path: 'mostTorqueNm', label: 'Bears at its input', dimension: 'torque' },
     { path: 'cog', label: 'Cog supplied, teeth', type: 'number' },
+    { path: 'cogs.most', label: 'Largest cog that goes on', type: 'number' },
+    { path: 'dropoutSpacingM', label: 'Between the ends', dimension: 'size' },
+    { path: 'spokes', label: 'Spoke holes', type: 'number' },
+    { path: 'flangeRadiusM', label: 'Flange circle, radius', dimension: 'size' },
   ],
   rim: [
     ...common,
