@@ -22,6 +22,10 @@ const LONG = [
   'web/src/stages/donor/figures/FigureFor.tsx',
 ];
 
+/** What of the donor or kit a choice may replace. */
+const replaceable =
+  '/^(cogTeeth|ringTeeth|clusterKind|hubGear|hubGearRatioFloor|hubGearRatioCeiling|hubGearTorque|hubGearLargestCog|rearTyre|frontTyre)$/';
+
 export default tseslint.config(
   { ignores: ['**/dist/**', '**/node_modules/**', 'docs/**', '.stryker-tmp/**'] },
   ...tseslint.configs.strict,
@@ -65,6 +69,25 @@ export default tseslint.config(
       ]),
       'no-restricted-globals': ['error', 'window', 'document', 'localStorage', 'process', 'Date'],
       'no-restricted-properties': ['error', { object: 'Math', property: 'random', message: 'Draws take a seed.' }],
+    },
+  },
+  {
+    // Rules judge the vehicle as it will be. What a conversion replaces is read through gearsThatWillBe; these few
+    // compare the donor's own with what comes.
+    files: ['core/src/fit/rules/*.ts'],
+    ignores: ['clusterChoice', 'clusterMount', 'sizeChain', 'wheelSize'].map((n) => `core/src/fit/rules/${n}.ts`),
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        ...[
+          `MemberExpression[object.name=/^(survey|geometry|mid)$/][property.name=${replaceable}]`,
+          `MemberExpression[object.property.name=/^(survey|geometry|mid)$/][property.name=${replaceable}]`,
+          `VariableDeclarator[init.property.name="survey"] Property[key.name=${replaceable}]`,
+        ].map((selector) => ({
+          selector,
+          message: 'The donor’s or kit’s own, which a choice may replace: read it through gearsThatWillBe.ts.',
+        })),
+      ],
     },
   },
   {

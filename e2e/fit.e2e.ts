@@ -60,6 +60,7 @@ describe('the judgement of fit', () => {
     await leg(app.page, 'Matrix');
     await app.page.click('.cell[aria-label^="Otter R250, dropout spacing"]');
     await waitForText(app.page, '.explain', /What would change this[\s\S]*Rear dropout spacing from 134/);
+    await app.page.click('.explain .opinion summary');
     await fill(app.page, 'Override with a reason', 'cold-set last winter, checked with a string');
     await press(app.page, 'Override');
     await waitForText(app.page, '.explain', /Overridden[\s\S]*cold-set last winter/);

@@ -16,8 +16,9 @@ export { type Dimension, type UnitSystem, displayUnits } from './quantity/units.
 export { type ReadProblem, type ReadResult, parseJson, problemsOf } from './reading/problems.ts';
 
 // Parts and the shelf
-export { type DriveFamily, driveFamilyWords } from './parts/kit.ts';
+export { type DriveFamily, type Kit, driveFamilyWords } from './parts/kit.ts';
 export { type LegalClass, legalClass, legalClassSchema, legalClasses, withLaws } from './parts/law.ts';
+export { fitDischarge, readDischarge } from './pack/fitDischarge.ts';
 export { type Pack, type PackPlace, packPlaceWords } from './parts/pack.ts';
 export { type Part, type PartKind, type Shelf, partKinds, partSchema, partSchemas, withParts } from './parts/part.ts';
 export { starterShelf } from './parts/shelf/starterShelf.ts';

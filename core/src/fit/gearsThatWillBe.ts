@@ -1,4 +1,5 @@
 import type { ClusterKind } from '../donor/donor.ts';
+import { tyreName, type TyreSize } from '../quantity/tyre.ts';
 import type { PlanContext } from '../vehicle/context.ts';
 import { partData } from './rule.ts';
 import type { Say } from './say.ts';
@@ -17,7 +18,7 @@ export function kindToBe({ gearing }: PlanContext, say: Say): ClusterKind | unde
     say.because(partData('Hub gear chosen', gearing.hubGear.part.name));
     return 'hubGear';
   }
-  say.need('clusterKind');
+  say.needOwn('clusterKind');
   return gearing.kind ?? undefined;
 }
 
@@ -25,15 +26,24 @@ export function kindToBe({ gearing }: PlanContext, say: Say): ClusterKind | unde
 export function cogsToBe({ gearing }: PlanContext, say: Say): readonly number[] | undefined {
   if (gearing.cluster) say.because(partData('Cogs chosen', list(gearing.cluster.cogs)));
   else if (gearing.hubGear?.part) say.because(partData('Cog of the hub gear chosen', String(gearing.hubGear.cog)));
-  else say.need('cogTeeth');
+  else say.needOwn('cogTeeth');
   return gearing.cogs ?? undefined;
 }
 
 /** Teeth of the ring that will be there, with where they come from. */
 export function ringToBe({ gearing }: PlanContext, say: Say): number {
-  if (gearing.ringIsDonors) say.need('ringTeeth');
+  if (gearing.ringIsDonors) say.needOwn('ringTeeth');
   else say.because(partData(gearing.ringFrom === 'chosen ring' ? 'Ring chosen' : 'Ring', `${gearing.ring} teeth`));
   return gearing.ring;
+}
+
+/** A tyre that will be on one end: of the wheels thought of, else the donor’s as it was read. */
+export function tyreToBe({ build, asItWillBe }: PlanContext, say: Say, end: 'front' | 'rear'): TyreSize | undefined {
+  if (build.choice.newWheels[end]) {
+    say.because(partData(`Tyre thought of, ${end}`, tyreName(asItWillBe.tyres[end])));
+    return asItWillBe.tyres[end];
+  }
+  return say.needOwn(end === 'rear' ? 'rearTyre' : 'frontTyre');
 }
 
 /** What a hub gear’s maker allows: ring ÷ cog at least and at most, torque at the cog, cogs. */

@@ -85,9 +85,10 @@ function subjectOf(rule: RuleMeta, context: PlanContext): string {
 function settled(rule: Rule, context: PlanContext, found: Finding, subject: string): Finding {
   const fix = context.build.fixes.find((f) => f.rule === rule.id && f.subject === subject);
   if (!fix || isOverridden(context.build.overrides, rule.id, subject)) return found;
-  const before = context.bare === context ? found : tempered(rule, context.bare);
-  const remedy = before?.remedies.find((r) => r.id === fix.remedy) ?? found.remedies.find((r) => r.id === fix.remedy);
-  if (!before || !remedy || !canBeTaken(before, remedy)) return found;
+  // Before anything was taken; what only shows with other parts on had no before.
+  const before = (context.bare === context ? found : tempered(rule, context.bare)) ?? found;
+  const remedy = before.remedies.find((r) => r.id === fix.remedy) ?? found.remedies.find((r) => r.id === fix.remedy);
+  if (!remedy || !canBeTaken(before, remedy)) return found;
   const stays = found.verdict === 'rework' && found.remedies.some((r) => r.id === fix.remedy);
   const fixed = { remedy: remedy.id, on: fix.on, was: before.verdict, because: before.title };
   if (found.verdict === 'fits') return { ...found, remedies: before.remedies, fixed };

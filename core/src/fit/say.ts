@@ -15,12 +15,33 @@ import { groupStages, surveyed, type Rule, type RuleGroup, type RuleMeta } from 
 
 type Value<K extends SurveyItemId> = NonNullable<Survey[K]>['value'];
 
+/**
+ * Items of the donor that a conversion may replace: rings, cogs, hub gears, tyres. A rule reads what will be there
+ * (gearsThatWillBe), and cannot ask for the donor's own by mistake; `asItIs` says that it means to.
+ */
+export type Replaceable =
+  | 'cogTeeth'
+  | 'ringTeeth'
+  | 'clusterKind'
+  | 'hubGear'
+  | 'hubGearRatioFloor'
+  | 'hubGearRatioCeiling'
+  | 'hubGearTorque'
+  | 'hubGearLargestCog'
+  | 'rearTyre'
+  | 'frontTyre';
+type Kept = Exclude<SurveyItemId, Replaceable>;
+
 /** What a rule answers with. It collects the evidence as the rule looks, and keeps "fits" honest. */
 export interface Say {
   /** An item the verdict rests on: without proof of it nothing fits. */
-  need<K extends SurveyItemId>(id: K): Value<K> | undefined;
+  need<K extends Kept>(id: K): Value<K> | undefined;
   /** An item that is looked at but does not have to be proven. */
-  look<K extends SurveyItemId>(id: K): Value<K> | undefined;
+  look<K extends Kept>(id: K): Value<K> | undefined;
+  /** What the donor had before, where that is meant: what is taken off or left behind. */
+  asItIs<K extends SurveyItemId>(id: K): Value<K> | undefined;
+  /** The donor's own of what a conversion may replace, needed; for the readers of what will be alone. */
+  needOwn<K extends SurveyItemId>(id: K): Value<K> | undefined;
   because(...evidence: Evidence[]): void;
   /** "Fits", or "measure" where something needed is missing or unproven. */
   fits(title: string, why: Phrase): Finding;
@@ -50,6 +71,14 @@ class Speaker implements Say {
 
   need<K extends SurveyItemId>(id: K): Value<K> | undefined {
     this.needed.push(id);
+    return this.look(id);
+  }
+
+  needOwn<K extends SurveyItemId>(id: K): Value<K> | undefined {
+    return this.need(id);
+  }
+
+  asItIs<K extends SurveyItemId>(id: K): Value<K> | undefined {
     return this.look(id);
   }
 

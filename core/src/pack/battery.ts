@@ -18,6 +18,8 @@ export interface PackModel {
   cutoffVPerCell: number;
   usable: number;
   health: number;
+  /** Rise of its resistance from full to empty where it was measured; absent: its chemistry’s. */
+  resistanceRise?: number | undefined;
 }
 
 /**
@@ -73,7 +75,8 @@ export function packVolts(pack: PackModel, s: number): number {
 }
 
 /** Factor on a cell's resistance at charge `s`: lithium rises to 1.5 below a tenth, lead all the way down. */
-export function resistanceFactor(chemistry: Chemistry, s: number): number {
+export function resistanceFactor(chemistry: Chemistry, s: number, rise?: number): number {
+  if (rise !== undefined) return 1 + rise * (1 - s);
   if (chemistry === 'lead') return 1 + LEAD_RESISTANCE_RISE * (1 - s);
   if (s >= LITHIUM_RISE_BELOW) return 1;
   const share = Math.max(0, s) / LITHIUM_RISE_BELOW;
@@ -82,7 +85,10 @@ export function resistanceFactor(chemistry: Chemistry, s: number): number {
 
 /** Resistance of the pack with its leads, Ω, at charge `s`. */
 export function packOhm(pack: PackModel, s: number): number {
-  return (pack.series / pack.parallel) * pack.cellOhm * resistanceFactor(pack.chemistry, s) + pack.leadOhm;
+  return (
+    (pack.series / pack.parallel) * pack.cellOhm * resistanceFactor(pack.chemistry, s, pack.resistanceRise) +
+    pack.leadOhm
+  );
 }
 
 /** Share of rated capacity available at `temperatureC`. Linear between the table's points, flat outside. */

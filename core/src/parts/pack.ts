@@ -69,6 +69,8 @@ export const packSchema = z.object({
   cellAh: positive.max(200),
   cellOhm: positive.max(1),
   leadOhm: notNegative.max(1),
+  /** Rise of its resistance from full to empty, as a factor added, where a discharge was measured. */
+  resistanceRise: notNegative.max(50).optional(),
   cutoffVPerCell: positive.max(4),
   usable: share,
   /** Continuous amps of one cell, and of the protection board; null where nobody knows. */

@@ -166,10 +166,15 @@ function climbFigure(context: PlanContext): Figure {
   };
 }
 
-function massFigure({ build, kit, asItWillBe }: PlanContext): Figure {
+function massFigure({ build, kit, asItWillBe, onWheelsKg }: PlanContext): Figure {
   const { masses: lines, massKg: total } = asItWillBe;
-  const limits = [build.donor.survey.loadLimit?.value, kit?.systemLimitKg].filter((kg) => kg !== undefined);
-  const least = limits.length > 0 ? Math.min(...limits) : null;
+  // The vehicle bears what stands on its own wheels; the kit pulls all of it.
+  const own = build.donor.survey.loadLimit?.value;
+  const limits = [
+    ...(own === undefined ? [] : [{ kg: own, loadKg: onWheelsKg }]),
+    ...(kit?.systemLimitKg === undefined ? [] : [{ kg: kit.systemLimitKg, loadKg: total }]),
+  ].sort((a, b) => a.kg - a.loadKg - (b.kg - b.loadKg));
+  const least = limits[0] ?? null;
   return {
     id: 'mass',
     label: 'All that moves',
@@ -177,10 +182,10 @@ function massFigure({ build, kit, asItWillBe }: PlanContext): Figure {
     note:
       least === null
         ? phrase`load limit not known yet`
-        : least >= total
-          ? phrase`${amount(least - total, 'mass')} under the least limit`
-          : phrase`${amount(total - least, 'mass')} over the least limit`,
-    limit: least === null ? 'no limit known' : `least limit ${least} kg`,
+        : least.kg >= least.loadKg
+          ? phrase`${amount(least.kg - least.loadKg, 'mass')} under the least limit`
+          : phrase`${amount(least.loadKg - least.kg, 'mass')} over the least limit`,
+    limit: least === null ? 'no limit known' : `least limit ${least.kg} kg`,
     formula:
       'Rider, load, vehicle, kit, pack, arms and fittings. The wheel a hub kit replaces is not taken off, so the sum errs heavy.',
     sum: [

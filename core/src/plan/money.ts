@@ -24,11 +24,17 @@ const CONDITION = 'condition-';
 
 /** The parts chosen by name, one of each. */
 function chosenWants({ chosen, kit, pack }: PlanContext): Want[] {
-  const { ring, cluster } = chosen;
+  const { ring, cluster, hubGear } = chosen;
   const place = kit?.hub ? (`${kit.hub.place} wheel` as const) : 'bracket';
   const want = (part: { id: string; price: number } | null, at: Taking['place']): Want[] =>
     part ? [{ taking: { part: part.id, count: 1, place: at, price: part.price }, kind: 'chosen', by: 'choice' }] : [];
-  return [...want(kit, place), ...want(pack, 'pack'), ...want(ring, 'bracket'), ...want(cluster, 'rear wheel')];
+  return [
+    ...want(kit, place),
+    ...want(pack, 'pack'),
+    ...want(ring, 'bracket'),
+    ...want(cluster, 'rear wheel'),
+    ...want(hubGear, 'rear wheel'),
+  ];
 }
 
 /** What a plan takes, from its choice, its planned arms and its findings' remedies, and what that comes to. */

@@ -223,6 +223,7 @@ function alike({ motor, controller, pack, vehicle, rider, air }: RideSystem): Ri
       cutoffVPerCell: pack.cutoffVPerCell,
       usable: pack.usable,
       health: pack.health,
+      resistanceRise: pack.resistanceRise,
     },
     vehicle: {
       massKg: vehicle.massKg,

@@ -96,6 +96,7 @@ export function systemOf(build: Build, vehicle: Vehicle): RideSystem {
       cutoffVPerCell: Math.max(pack.cutoffVPerCell, kit.controller.cutoffVolts / pack.series),
       usable: pack.usable,
       health: packHealth(pack),
+      resistanceRise: pack.resistanceRise,
     },
     vehicle: {
       massKg: vehicle.massKg,

@@ -76,7 +76,11 @@ export function takenMass(shelf: Shelf, taken: readonly Taking[]): number {
 function massLines(build: Build, shelf: Shelf, parts: VehicleParts, fittings: readonly Taking[]): MassLine[] {
   const { brief } = build;
   const own = ownMass(build);
-  const fittingsKg = takenMass(shelf, fittings);
+  const gears = [parts.ring, parts.cluster, parts.hubGear];
+  // What is chosen or taken counts by its own mass; what it replaces stays on the scale, so the sum errs heavy.
+  const takenIds = fittings.map((t) => t.part);
+  const gearsKg = gears.reduce((sum, part) => sum + (part && !takenIds.includes(part.id) ? part.massKg : 0), 0);
+  const fittingsKg = takenMass(shelf, fittings) + gearsKg;
   const { kit, pack } = parts;
   return [
     ...peopleAboard(brief).map(({ rider }, i): MassLine => ({
@@ -93,7 +97,16 @@ function massLines(build: Build, shelf: Shelf, parts: VehicleParts, fittings: re
     },
     ...(kit ? [{ id: 'kit' as const, label: kit.name, kg: kit.massKg, known: true }] : []),
     ...(pack ? [{ id: 'pack' as const, label: pack.name, kg: pack.massKg, known: true }] : []),
-    ...(fittingsKg > 0 ? [{ id: 'fittings' as const, label: 'Arms and fittings', kg: fittingsKg, known: true }] : []),
+    ...(fittingsKg > 0
+      ? [
+          {
+            id: 'fittings' as const,
+            label: gearsKg > 0 ? 'Gears and fittings' : 'Arms and fittings',
+            kg: fittingsKg,
+            known: true,
+          },
+        ]
+      : []),
     ...(brief.trailer
       ? [
           {

@@ -14,7 +14,7 @@ export const frontDerailleur = kitRule(
   ({ build }, kit, say) => {
     if (!kit.mid) return null;
     const there = say.need('frontDerailleur');
-    const rings = say.look('ringTeeth')?.length;
+    const rings = say.asItIs('ringTeeth')?.length;
     if (there === undefined)
       return say.open(
         'Front derailleur not looked for',

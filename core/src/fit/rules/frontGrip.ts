@@ -29,7 +29,7 @@ export const frontGrip = kitRule(
     const frontN = loads.totalKg * GRAVITY * ((loads.xM * Math.cos(angle) - loads.hM * Math.sin(angle)) / base);
     const grip = WET * Math.max(0, frontN);
     const pull = Math.min(
-      kitPeakTorque(kit) / tyreRadius(geometry.frontTyre),
+      kitPeakTorque(kit) / tyreRadius(context.asItWillBe.tyres.front),
       loads.totalKg * GRAVITY * (Math.sin(angle) + 0.02),
     );
     say.because(

@@ -11,10 +11,11 @@ export const hangerKind = kitRule(
     uses: ['hanger', 'clusterKind'],
     source: 'A claw is held by the axle nut and turns with it; washers in front of a hanger tilt the derailleur.',
   },
-  ({ build }, kit, say) => {
+  ({ gearing }, kit, say) => {
     if (kit.hub?.place !== 'rear') return null;
-    const cogs = build.donor.survey.clusterKind?.value;
-    if (cogs === 'single') return null;
+    if (gearing.kind === 'single') return null;
+    // What the donor had: its hub gear leaves with the old wheel, and never wanted a hanger.
+    const lostHubGear = say.asItIs('clusterKind') === 'hubGear';
     const hanger = say.need('hanger');
     if (hanger === undefined)
       return say.open('Hanger not looked at', phrase`A claw hanger shares the axle with the motor’s washers.`);
@@ -27,7 +28,7 @@ export const hangerKind = kitRule(
         }),
       );
     if (hanger === 'none')
-      return cogs === 'hubGear'
+      return lostHubGear
         ? say.rework(
             'No hanger for a derailleur',
             phrase`The hub gear goes with the old wheel and there is nothing to hang a derailleur on.`,

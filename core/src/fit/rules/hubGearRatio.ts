@@ -33,10 +33,10 @@ export const hubGearRatio = kitRule(
         ),
       );
     else {
-      say.look('hubGear');
-      say.need('hubGearRatioFloor');
-      say.look('hubGearRatioCeiling');
-      say.look('hubGearLargestCog');
+      say.asItIs('hubGear');
+      say.needOwn('hubGearRatioFloor');
+      say.asItIs('hubGearRatioCeiling');
+      say.asItIs('hubGearLargestCog');
     }
     const floor = limits.leastRatio;
     const cog = cogsToBe(context, say)?.[0];

@@ -20,7 +20,7 @@ export const hubGearTorque = kitRule(
     const limits = hubGearLimits(context);
     if (!kit.mid || !limits) return null;
     const chosen = context.gearing.hubGear?.part;
-    if (!chosen) say.need('hubGearTorque');
+    if (!chosen) say.needOwn('hubGearTorque');
     const bears = limits.mostTorqueNm;
     if (chosen && bears !== undefined) say.because(partData('The hub gear bears', amount(bears, 'torque')));
     const cog = cogsToBe(context, say)?.[0];

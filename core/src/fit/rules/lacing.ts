@@ -1,6 +1,7 @@
 import { bestCrosses, MOST_LEAN, spokeLean } from '../../gearing/lacing.ts';
 import { amount, phrase } from '../../quantity/format.ts';
 import { partData, ruleFigure } from '../rule.ts';
+import { tyreToBe } from '../gearsThatWillBe.ts';
 import { kitRule } from '../say.ts';
 import { buy, take } from '../remedies.ts';
 
@@ -21,7 +22,7 @@ export const lacing = kitRule(
     // A wheel that comes built is its maker's lacing; only a hub laced to order is ours.
     if (fit.beadsM.some((b) => Math.round(b * 1000) === Math.round(own.beadM * 1000))) return null;
     const rear = fit.place === 'rear';
-    const tyre = say.need(rear ? 'rearTyre' : 'frontTyre');
+    const tyre = tyreToBe(context, say, fit.place);
     if (tyre === undefined)
       return say.open(
         'Wheel size decides the crossing',

@@ -1,5 +1,6 @@
 import { amount, phrase } from '../../quantity/format.ts';
 import { partData } from '../rule.ts';
+import { tyreToBe } from '../gearsThatWillBe.ts';
 import { kitRule } from '../say.ts';
 import { buy, take } from '../remedies.ts';
 
@@ -16,10 +17,10 @@ export const rimWidth = kitRule(
     uses: ['rearTyre', 'frontTyre'],
     source: 'ETRTO: tyre width 1.4 to 2.6 times the rim’s inner width.',
   },
-  (_context, kit, say) => {
+  (context, kit, say) => {
     const fit = kit.hub;
     if (fit?.rimInnerM === undefined) return null;
-    const tyre = say.need(fit.place === 'rear' ? 'rearTyre' : 'frontTyre');
+    const tyre = tyreToBe(context, say, fit.place);
     say.because(partData('Kit rim, inside', amount(fit.rimInnerM, 'size')));
     if (tyre === undefined)
       return say.open(

@@ -22,7 +22,7 @@ export const shifterMatch = kitRule(
     const count = Math.min(own ?? fit.maxCogs, fit.maxCogs);
     if (count === 1) return null;
     if (cluster) say.because(partData('Cogs chosen', cluster.name));
-    else say.need('cogTeeth');
+    else say.needOwn('cogTeeth');
     const clicks = say.need('shifterClicks');
     say.because(partData('Hub has room for', `${fit.maxCogs} cogs`));
     if (clicks === undefined)

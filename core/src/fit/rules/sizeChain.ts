@@ -24,12 +24,12 @@ export const sizeChain = kitRule(
     const { survey } = build.donor;
     const tyre = survey[rear ? 'rearTyre' : 'frontTyre'];
     if (!tyre || fit.beadsM.some((b) => Math.abs(b - tyre.value.beadM) < 0.0015)) return null;
-    say.need(rear ? 'rearTyre' : 'frontTyre');
+    say.needOwn(rear ? 'rearTyre' : 'frontTyre');
     const height = say.need('bracketHeight');
     const crank = say.need('crankLength');
-    const nearest = fit.beadsM.reduce((a, b) =>
-      Math.abs(b - tyre.value.beadM) < Math.abs(a - tyre.value.beadM) ? b : a,
-    );
+    const thought = build.choice.newWheels[fit.place]?.beadM;
+    const nearest =
+      thought ?? fit.beadsM.reduce((a, b) => (Math.abs(b - tyre.value.beadM) < Math.abs(a - tyre.value.beadM) ? b : a));
     const drop = tyreRadius(tyre.value) - tyreRadius({ ...tyre.value, beadM: nearest });
     const brake = survey[rear ? 'rearBrake' : 'frontBrake']?.value;
     if (height === undefined || crank === undefined)

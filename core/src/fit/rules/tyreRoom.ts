@@ -1,5 +1,6 @@
 import { shorter } from '../../quantity/compare.ts';
 import { amount, phrase } from '../../quantity/format.ts';
+import { tyreToBe } from '../gearsThatWillBe.ts';
 import { kitRule } from '../say.ts';
 import { buy, take } from '../remedies.ts';
 
@@ -15,11 +16,11 @@ export const tyreRoom = kitRule(
     uses: ['rearTyre', 'rearTyreRoom', 'frontTyre', 'frontTyreRoom'],
     source: 'A tyre grows by 1 to 2 mm on a wider kit rim; 4 mm each side keeps it off the frame.',
   },
-  (_context, kit, say) => {
+  (context, kit, say) => {
     const fit = kit.hub;
     if (!fit) return null;
     const rear = fit.place === 'rear';
-    const tyre = say.need(rear ? 'rearTyre' : 'frontTyre');
+    const tyre = tyreToBe(context, say, fit.place);
     const room = say.need(rear ? 'rearTyreRoom' : 'frontTyreRoom');
     if (tyre === undefined || room === undefined)
       return say.open(

@@ -16,14 +16,14 @@ export const wheelLift = kitRule(
     source: 'Lifts when F·h > m·g·x·cosθ − m·g·sinθ·h, x from the rear contact; docs/models.md.',
   },
   (context, kit, say) => {
-    const { gearing, geometry, steepest } = context;
+    const { gearing, steepest } = context;
     if (kit.hub?.place === 'front') return null;
     const loads = context.axleLoads;
     say.need('wheelbase');
     const angle = Math.atan(steepest);
     // The ring and cogs that will be on it, not the kit's or the donor's own.
     const lowest = kit.mid ? Math.max(...gearing.gears.map((gear) => gear.cog)) / gearing.ring : 1;
-    const force = (kitPeakTorque(kit) * lowest) / tyreRadius(geometry.rearTyre);
+    const force = (kitPeakTorque(kit) * lowest) / tyreRadius(context.asItWillBe.tyres.rear);
     const weight = loads.totalKg * GRAVITY;
     const holds = weight * (loads.xM * Math.cos(angle) - loads.hM * Math.sin(angle));
     say.because(

@@ -1,10 +1,9 @@
-import { hasPairedRearWheels } from '../../donor/kinds.ts';
 import { isProven } from '../../donor/entry.ts';
 import { amount, phrase } from '../../quantity/format.ts';
 import { tyreName } from '../../quantity/tyre.ts';
 import { partData, surveyed } from '../rule.ts';
 import { kitRule } from '../say.ts';
-import { buy, choose, take, measureIt } from '../remedies.ts';
+import { buy, measureIt, take } from '../remedies.ts';
 
 /** The kit's wheel against the donor's bead seat; two driven wheels side by side take no single hub. */
 export const wheelSize = kitRule(
@@ -21,20 +20,13 @@ export const wheelSize = kitRule(
     if (!fit) return null;
     const rear = fit.place === 'rear';
     const item = rear ? 'rearTyre' : 'frontTyre';
-    const tyre = context.build.donor.survey[item];
+    const thought = context.build.choice.newWheels[fit.place];
+    const tyre = thought ? { value: thought, provenance: 'dataSheet' as const } : context.build.donor.survey[item];
     const beads = fit.beadsM.map((b) => Math.round(b * 1000));
     say.because(
-      surveyed(context, item),
+      thought ? partData('Tyre thought of', tyreName(thought)) : surveyed(context, item),
       partData('Kit wheel bead seats', beads.length === 0 ? 'bare hub, laced to order' : beads.join(', ') + ' mm'),
     );
-    if (rear && hasPairedRearWheels(context.build.donor.kind)) {
-      return say.stop(
-        'Two wheels on one axle behind',
-        phrase`The rear wheels sit on a common axle held from within; a hub motor needs a wheel between two ends of its own.`,
-        choose('front-or-mid', phrase`Drive the front wheel.`),
-        choose('mid-drive', phrase`Drive the chain with a mid-drive.`),
-      );
-    }
     if (!tyre) {
       return say.open(
         'Wheel size not read',

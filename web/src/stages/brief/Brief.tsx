@@ -110,7 +110,6 @@ export function BriefStage() {
           </div>
         </section>
         <Riders />
-        {brief.trailer ? <TrailerCard trailer={brief.trailer} /> : null}
         <section className="card" aria-labelledby="brief-range">
           <h2 id="brief-range">How far, how fast, with what</h2>
           <div className="fields">
@@ -167,6 +166,7 @@ export function BriefStage() {
             </div>
           </div>
         </section>
+        {brief.trailer ? <TrailerCard trailer={brief.trailer} /> : null}
         <section className="card" aria-labelledby="brief-day">
           <h2 id="brief-day">The coldest ordinary day</h2>
           <div className="fields">

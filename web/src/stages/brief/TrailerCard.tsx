@@ -13,7 +13,7 @@ export function TrailerCard({ trailer }: { trailer: Trailer }) {
     send(buildActions.trailerEdited({ field: `brief.trailer.${field}`, value: change }));
   };
   return (
-    <section className="card" aria-labelledby="brief-trailer">
+    <section className="card card-wide" aria-labelledby="brief-trailer">
       <h2 id="brief-trailer">The trailer</h2>
       <div className="fields">
         <AmountField

@@ -2,6 +2,7 @@ import { Button, NativeSelect, Switch, TextInput } from '@mantine/core';
 import { partSchemas, problemsOf, type Pack, type Part } from '@sprocket/core';
 import { useState } from 'react';
 import { AmountField } from '../../ui/AmountField.tsx';
+import { DischargeFit } from './DischargeFit.tsx';
 import { OutlineEditor } from './OutlineEditor.tsx';
 import { partFields, type PartField } from './partFields.ts';
 import { readAt, sheetValue, shownValue, writeAt, type Sheet } from './partSheet.ts';
@@ -49,6 +50,12 @@ export function PartForm({
           />
         ))}
       </div>
+      {part.kind === 'pack' ? (
+        <DischargeFit
+          pack={sheet as unknown as Pack}
+          onChange={(change) => setSheet((before) => ({ ...before, ...change }))}
+        />
+      ) : null}
       {part.kind === 'pack' ? (
         <OutlineEditor
           pack={sheet as unknown as Pack}
