@@ -122,7 +122,7 @@ export function balanceOf(build: Build, g: DonorGeometry, added: Added, place: P
       limit('Heavier wheel', 'wheelLimit', Math.max(now.rearKg / rearWheels, now.frontKg / frontWheels)),
       ...(rackLoad > 0 ? [limit('Rack', 'rackLimit', rackLoad)] : []),
       ...(g.trackM === 0
-        ? [limit('Stand, parked', 'standLimit', own + (kit?.massKg ?? 0) + fittingsKg + pack.kg)]
+        ? [limit('Stand, parked', 'standLimit', own + (kit?.massKg ?? 0) + fittingsKg + (pack.towed ? 0 : pack.kg))]
         : []),
     ],
     tipsOverFront: { before: front(before), now: front(now) },

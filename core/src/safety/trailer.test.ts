@@ -1,6 +1,7 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { usualRider, usualTrailer, type Trailer } from '../build/brief.ts';
+import { judgeAbout } from '../fit/judge.ts';
 import { planContext } from '../plan/context.ts';
 import { rideSheet } from '../plan/rideSheet.ts';
 import { phraseText } from '../quantity/format.ts';
@@ -157,6 +158,15 @@ describe('a trailer behind a bicycle', () => {
     expect(onRack.trailer?.massKg).to.equal(10);
     expect(onRack.axleLoads.rearKg).to.be.greaterThan(rearKg + 5);
     expect(onRack.systemMassKg).to.be.closeTo(c.systemMassKg, 1e-9);
+    // It does not lean on the stand either.
+    measure(w, 'standLimit', 25);
+    expect(
+      judgeAbout('kit', planContext(w.build, starterShelf)).findings.find((f) => f.rule === 'stand-load')?.verdict,
+    ).to.equal('rework');
+    w.build.choice.packPlace = 'trailer';
+    expect(
+      judgeAbout('kit', planContext(w.build, starterShelf)).findings.find((f) => f.rule === 'stand-load')?.verdict,
+    ).to.equal('fits');
   });
 
   it('counts against no limit of the bicycle’s but by its coupling', () => {

@@ -18,28 +18,28 @@ export const standLoad = kitRule(
   },
   (context, _kit, say) => {
     const { build, geometry } = context;
-    const onIt = context.unladenKg - massOf(context.asItWillBe, 'vehicle');
+    // A pack on the trailer does not lean on the bicycle’s stand.
+    const { pack } = context.added;
+    const standing = context.unladenKg - (pack.towed ? pack.kg : 0);
+    const onIt = standing - massOf(context.asItWillBe, 'vehicle');
     if (geometry.pairedRear || geometry.pairedFront) return null;
     const stand = say.need('stand');
     const weighed = ownMass(build);
     const own = weighed.known ? weighed.kg : undefined;
     if (stand === undefined)
       return say.open('Stand not looked at', phrase`Kit and battery add ${amount(onIt, 'mass')} to what it bears.`);
-    if (stand === 'none' && context.unladenKg <= LEANED_UP_TO)
+    if (stand === 'none' && standing <= LEANED_UP_TO)
       return own === undefined
         ? say.open(
             'No stand, and the vehicle not weighed',
             phrase`Leaned against a wall it wants none up to ${amount(LEANED_UP_TO, 'mass')}.`,
             measureIt('vehicleMass'),
           )
-        : say.fits(
-            'Leaned, as before',
-            phrase`No stand; ${amount(context.unladenKg, 'mass')} leans against a wall as it did.`,
-          );
+        : say.fits('Leaned, as before', phrase`No stand; ${amount(standing, 'mass')} leans against a wall as it did.`);
     if (stand === 'none')
       return say.rework(
         'Nothing to stand on',
-        phrase`${amount(context.unladenKg, 'mass')} leaned against a wall slides and falls, on its battery or motor.`,
+        phrase`${amount(standing, 'mass')} leaned against a wall slides and falls, on its battery or motor.`,
         buy('stand', phrase`A two-legged stand.`, take('twin-stand', 'stand'), { work: 30 }),
       );
     const limit = say.need('standLimit');
