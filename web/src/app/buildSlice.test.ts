@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import { newBuild, usualRider, type Build, type LegalClass } from '@sprocket/core';
+import { newBuild, usualRider, type Build, type LegalClass, type Arrival, usualTrailer } from '@sprocket/core';
 import { buildActions, buildReducer, fieldOf } from './buildSlice.ts';
 import { redo, store, undo } from './store.ts';
 
@@ -18,6 +18,54 @@ describe('edits of the brief', () => {
     const b = after(buildActions.briefEdited(edit({ cargoKg: 12, panniers: true })));
     expect(b.brief).to.deep.equal({ ...start().brief, cargoKg: 12, panniers: true });
     expect(b.donor).to.deep.equal(start().donor);
+  });
+
+  it('seats people: who steers gives the saddle up, nobody sits twice, and somebody always steers', () => {
+    const add = (name: string) => buildActions.riderAdded(edit({ ...usualRider(), name }));
+    const sit = (rider: number, seat: 'main' | 'second' | 'childBehind' | null, pedals = true) =>
+      buildActions.riderSeated(edit({ rider, seat, pedals }));
+    const aboard = (...actions: Parameters<typeof after>) =>
+      after(...actions).brief.aboard.map((a) => [a.rider, a.seat]);
+    const three = [add('B'), add('C')];
+    expect(aboard(...three)).to.deep.equal([[0, 'main']]);
+    expect(aboard(...three, sit(1, 'second'))).to.deep.equal([
+      [0, 'main'],
+      [1, 'second'],
+    ]);
+    // Who takes the saddle gives the other its old seat; who comes from the kerb sends them off.
+    expect(aboard(...three, sit(1, 'second'), sit(1, 'main'))).to.deep.equal([
+      [1, 'main'],
+      [0, 'second'],
+    ]);
+    expect(aboard(...three, sit(2, 'main'))).to.deep.equal([[2, 'main']]);
+    expect(aboard(...three, sit(1, 'second'), sit(2, 'second'))).to.deep.equal([
+      [0, 'main'],
+      [2, 'second'],
+    ]);
+    expect(aboard(...three, sit(1, 'second'), sit(1, null))).to.deep.equal([[0, 'main']]);
+    // Whoever steers gets off the list: the next moves to the saddle, and the others keep who they are.
+    expect(aboard(...three, sit(2, 'second'), buildActions.riderRemoved(edit(0)))).to.deep.equal([[1, 'main']]);
+    expect(aboard(...three, sit(2, 'second'), buildActions.riderRemoved(edit(1)))).to.deep.equal([
+      [0, 'main'],
+      [1, 'second'],
+    ]);
+    expect(after(...three, sit(1, 'second', false)).brief.aboard[1]?.pedals).to.equal(false);
+    expect(aboard(sit(0, null))).to.deep.equal([[0, 'main']]);
+  });
+
+  it('a trailer is edited only where there is one', () => {
+    const change = buildActions.trailerEdited(edit({ loadKg: 12 }));
+    expect(after(change)).to.deep.equal(start());
+    const towing = buildActions.briefEdited(edit({ trailer: usualTrailer() }));
+    expect(after(towing, change).brief.trailer).to.deep.equal({ ...usualTrailer(), loadKg: 12 });
+  });
+
+  it('what was measured on arrival is kept by part, and an emptied field goes', () => {
+    const measured = (change: Arrival) => buildActions.arrivalMeasured(edit({ part: 'otter-r250', change }));
+    expect(after(measured({ loomM: 1.4 }), measured({ plugM: 0.008 })).arrivals).to.deep.equal({
+      'otter-r250': { loomM: 1.4, plugM: 0.008 },
+    });
+    expect(after(measured({ loomM: 1.4 }), measured({ loomM: undefined })).arrivals).to.deep.equal({});
   });
 
   it('riders come, change, go, and one always remains and rides', () => {

@@ -19,8 +19,8 @@ export const standLoad = kitRule(
   (context, _kit, say) => {
     const { build, geometry } = context;
     // A pack on the trailer does not lean on the bicycle’s stand.
-    const { pack } = context.added;
-    const standing = context.unladenKg - (pack.towed ? pack.kg : 0);
+    const towed = build.brief.trailer && context.added.pack.towed ? context.added.pack.kg : 0;
+    const standing = context.unladenKg - towed;
     const onIt = standing - massOf(context.asItWillBe, 'vehicle');
     if (geometry.pairedRear || geometry.pairedFront) return null;
     const stand = say.need('stand');
