@@ -41,6 +41,9 @@ function groupDigits(value: number, digits: number): string {
   return (value < 0 && !isZero ? '−' : '') + grouped + (part === undefined ? '' : '.' + part);
 }
 
+/** Length from which a size is told in whole millimetres, m. Source: project, caliper to tape. */
+const TAPE_FROM = 0.3;
+
 /** Shows an SI number in a system's unit; sizes lose a needless ".0". Feet and inches for statures. */
 export function showAmount(value: Amount, system: UnitSystem): ShownAmount {
   const { si, dimension } = value;
@@ -51,9 +54,11 @@ export function showAmount(value: Amount, system: UnitSystem): ShownAmount {
   }
   const unit = displayUnits[dimension][system];
   const shown = si / unit.si - (unit.offset ?? 0);
-  const digits = value.digits ?? unit.digits;
+  // No tape tells tenths of a millimetre past a hand's length.
+  const taped = dimension === 'size' && system === 'metric' && Math.abs(si) >= TAPE_FROM;
+  const digits = value.digits ?? (taped ? 0 : unit.digits);
   let number = groupDigits(shown, digits);
-  if (dimension === 'size' && value.digits === undefined)
+  if (dimension === 'size' && value.digits === undefined && digits > 0)
     number = number.replace(/\.?0+$/, (m) => (m.startsWith('.') ? '' : m));
   return { number, unit: unit.sign };
 }
