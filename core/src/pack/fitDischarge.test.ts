@@ -62,6 +62,16 @@ describe('a pack fitted to its measured discharge', () => {
     expect(fade(0.009, 5)).to.be.within(0.78, 0.88);
   });
 
+  it('takes a steep and bent discharge as it is, within a fifth of a volt', () => {
+    const rows = '0.7 37.4 9\n1.4 36.9 9\n2.1 36.3 9\n2.8 35.6 9\n3.5 34.9 9\n4.9 33.2 9';
+    const read = readDischarge(rows);
+    const fit = fitDischarge(lead, read.ok ? read.readings : []);
+    if (typeof fit === 'string') throw new Error(fit);
+    expect(fit.errorV).to.be.below(0.2);
+    expect(fit.health).to.be.below(0.8);
+    expect(fit.resistanceRise).to.be.greaterThan(2);
+  });
+
   it('a measured rise takes the chemistry’s place, and none leaves it', () => {
     expect(resistanceFactor('lead', 0.5)).to.equal(1.75);
     expect(resistanceFactor('lead', 0.5, 4)).to.equal(3);

@@ -21,6 +21,9 @@ export interface DischargeFit {
 /** Least readings, and the least span of charge they must cover. */
 const LEAST_READINGS = 4;
 const LEAST_SPAN = 0.25;
+/** Error, as a share of its full volts, past which the readings are no discharge of such a pack. */
+const MOST_ERROR = 0.03;
+const NOT_A_DISCHARGE = 'the volts do not fall as a pack of this make does: see that each reading is under load';
 
 /**
  * Fits a pack's resistance, its rise towards empty and its health to a discharge with a meter. For each health tried,
@@ -62,9 +65,18 @@ export function fitDischarge(pack: PackModel, readings: readonly DischargeReadin
     });
     const det = a11 * a22 - a12 * a12;
     if (Math.abs(det) < 1e-12) return null;
-    const r = (b1 * a22 - b2 * a12) / det;
-    const rise = (a11 * b2 - a12 * b1) / det;
-    if (r <= 0 || rise < 0) return null;
+    let r = (b1 * a22 - b2 * a12) / det;
+    let rise = (a11 * b2 - a12 * b1) / det;
+    // No cell resists less than a tenth of a new one, nor less when empty: the other figure is then fitted alone.
+    const floor = pack.cellOhm * 0.1;
+    if (r < floor) {
+      r = floor;
+      rise = (b2 - r * a12) / a22;
+    }
+    if (rise < 0) {
+      rise = 0;
+      r = Math.max(floor, b1 / a11);
+    }
     const square = rows.reduce((sum, row, i) => {
       const s = Math.max(0, charge[i] as number);
       const v =
@@ -76,7 +88,8 @@ export function fitDischarge(pack: PackModel, readings: readonly DischargeReadin
   const fits = Array.from({ length: 81 }, (_, i) => tried(0.2 + i * 0.01)).filter((f) => f !== null);
   if (fits.length === 0)
     return 'the volts do not fall as a pack of this make does: see that each reading is under load';
-  return fits.reduce((a, b) => (b.errorV < a.errorV - 1e-9 ? b : a));
+  const best = fits.reduce((a, b) => (b.errorV < a.errorV - 1e-9 ? b : a));
+  return best.errorV > MOST_ERROR * pack.series * cellVolts(pack.chemistry, 1) ? NOT_A_DISCHARGE : best;
 }
 
 /** Reads rows of “Ah, V, A” as typed or pasted from a meter; what does not read is told by its line. */

@@ -29,27 +29,27 @@ export function trailerCaution(
     lines: [
       { label: 'presses on its coupling', value: phrase`${amount(loads.hitchKg, 'mass')}` },
       {
-        label: 'of the braking',
+        label: 'its share of the braking',
         value:
           trailer.brake === 'overrun'
-            ? phrase`${amount((loads.massKg * (1 - OVERRUN_SHARE)) / (own.onWheelsKg + loads.axleKg), 'share')}; it brakes the rest itself`
-            : phrase`${amount(loads.massKg / (own.onWheelsKg + loads.axleKg), 'share')} is the trailer’s, and the bicycle does it`,
+            ? phrase`${amount((loads.massKg * (1 - OVERRUN_SHARE)) / (own.onWheelsKg + loads.axleKg), 'share')}, besides its own`
+            : phrase`${amount(loads.massKg / (own.onWheelsKg + loads.axleKg), 'share')}, by your brakes`,
       },
-      { label: 'pushes when braking in the wet', value: phrase`${amount(push.pushN, 'force', 0)}` },
+      { label: 'pushes, braking in the wet', value: phrase`${amount(push.pushN, 'force', 0)}` },
       {
-        label: steepestDescent > 0 ? 'pushes down the steepest descent' : 'pushes downhill',
+        label: 'pushes, on the steepest descent',
         value:
           steepestDescent > 0
             ? phrase`${amount(push.steadyN, 'force', 0)} on ${amount(steepestDescent, 'grade')}`
-            : phrase`no descent on this road`,
+            : phrase`none here`,
       },
       {
         label: 'sideways in a bend of 30°',
-        value: phrase`${amount(push.sidewaysN, 'force', 0)}; the rear tyre holds ${amount(push.holdsN, 'force', 0)}`,
+        value: phrase`${Math.round(push.sidewaysN)} of ${amount(push.holdsN, 'force', 0)} held`,
       },
       {
-        label: 'turning at full lock',
-        value: phrase`${amount(room.wideM, 'height')} wide, cuts in ${amount(room.cutInM, 'size', 0)}`,
+        label: 'a turn at full lock takes',
+        value: phrase`${amount(room.wideM, 'size', 0)}, cuts in ${amount(room.cutInM, 'size', 0)}`,
       },
     ],
     why: phrase`Braking, m·(a + g·sin θ) comes through the coupling; turned, part of it shoves the rear wheel aside, and past its grip the pair folds like a knife. Put the load ahead of the trailer’s axle, brake before the bend, and front and rear together.`,

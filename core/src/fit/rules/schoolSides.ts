@@ -76,7 +76,6 @@ export const schoolRules: readonly Rule[] = [
       inMotor: inside ? phrase`no box to find a place for.` : phrase`one more box, and a bundle of leads to it.`,
     });
     // Taste, and nobody is hurt by either: said, never held against a kit.
-    if (kit.mid) return null;
     return say.fits(
       (mine === 'inMotor') === inside
         ? inside
@@ -230,7 +229,6 @@ export const schoolRules: readonly Rule[] = [
       : say.fits('The chain stays while the gauge says so', says);
   }),
   schoolRule('entry', 'entry-school', 'frame', ({ build }, kit, say, mine) => {
-    if (kit.controller.place === 'in the motor' && !kit.hub) return null;
     say.because(ruleFigure('Ridden for', purposeWords[build.brief.purpose]));
     const wet =
       build.brief.purpose === 'commute' || build.brief.purpose === 'touring' || build.brief.purpose === 'load';

@@ -166,7 +166,6 @@ export function BriefStage() {
             </div>
           </div>
         </section>
-        {brief.trailer ? <TrailerCard trailer={brief.trailer} /> : null}
         <section className="card" aria-labelledby="brief-day">
           <h2 id="brief-day">The coldest ordinary day</h2>
           <div className="fields">
@@ -202,6 +201,7 @@ export function BriefStage() {
             />
           </div>
         </section>
+        {brief.trailer ? <TrailerCard trailer={brief.trailer} /> : null}
         <RoadPicker />
         {brief.route ? <RoadDetails route={brief.route} /> : null}
       </div>
