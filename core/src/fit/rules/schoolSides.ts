@@ -228,7 +228,7 @@ export const schoolRules: readonly Rule[] = [
         )
       : say.fits('The chain stays while the gauge says so', says);
   }),
-  schoolRule('entry', 'entry-school', 'frame', ({ build }, kit, say, mine) => {
+  schoolRule('entry', 'entry-school', 'frame', ({ build }, _kit, say, mine) => {
     say.because(ruleFigure('Ridden for', purposeWords[build.brief.purpose]));
     const wet =
       build.brief.purpose === 'commute' || build.brief.purpose === 'touring' || build.brief.purpose === 'load';
