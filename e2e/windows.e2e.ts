@@ -72,7 +72,10 @@ describe('one build in two windows', () => {
     await saved(one);
     await two.page.bringToFront();
     await two.page.evaluate(() => (window as unknown as { makeRoom: () => void }).makeRoom());
-    await press(two.page, 'Try now');
+    // It tries again by itself as well, and may have been quicker.
+    await two.page.evaluate(() => {
+      [...document.querySelectorAll('button')].find((b) => b.textContent?.trim() === 'Try now')?.click();
+    });
     const words = await waitForText(two.page, '.keep', /Changed in two windows/);
     expect(words).to.match(/Brief: Load carried: this build has 12\.0\skg, the other window had 7\.0\skg/);
     expect(await axeFindings(two.page, '.keep')).to.deep.equal([]);

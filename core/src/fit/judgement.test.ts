@@ -9,12 +9,13 @@ import { vehicleKinds } from '../donor/kinds.ts';
 import { itemsFor, surveyItems } from '../donor/survey.ts';
 import { readBuildFile, readBuildFileWithPhotos, writeBuildFile } from '../formats/buildFile.ts';
 import { starterShelf } from '../parts/shelf/starterShelf.ts';
-import { planBuild, planChosen } from '../plan/planBuild.ts';
+import { planBuild } from '../plan/planBuild.ts';
 import { typedSurvey } from '../../test/typed.ts';
 import { planContext } from '../plan/context.ts';
 import { kitRules } from './allRules.ts';
 import { catalogText } from '../../test/golden.ts';
-import { ruleCatalog, rulesUsing } from './judge.ts';
+import { judgeBy, ruleCatalog, rulesUsing } from './judge.ts';
+import type { Rule } from './rule.ts';
 import { measureNext } from './measureNext.ts';
 import { schools } from './schools.ts';
 import type { SchoolId } from '../build/schools.ts';
@@ -148,13 +149,14 @@ describe('guesses, overrides, orders and schools', () => {
     const small = structuredClone(mixte);
     small.choice.kitId = 'linnet-f250-s';
     for (const id of Object.keys(schools) as SchoolId[]) {
+      const asked = ruleCatalog.filter((r) => r.school === id || r.id === 'wheel-size') as Rule[];
       const told = (side: string): string =>
         JSON.stringify(
           [...builds, steelDisc, lead, fast, small, unarmed, direct].map((b) =>
-            // What was not chosen is not asked here.
-            planChosen(planContext({ ...b, schools: { ...b.schools, [id]: side } }, starterShelf))
-              .findings.filter((f) => f.school === id || f.rule === 'wheel-size')
-              .map((f) => [f.rule, f.verdict, f.title]),
+            // What was not chosen is not asked here, nor are rules of no school.
+            asked
+              .map((rule) => judgeBy(rule, planContext({ ...b, schools: { ...b.schools, [id]: side } }, starterShelf)))
+              .map((f) => [f?.rule, f?.verdict, f?.title]),
           ),
         );
       const [a, z] = Object.keys(schools[id].sides) as [string, string];

@@ -124,6 +124,7 @@ export function leadsOf(
   kit: Kit,
   pack: { shape: LoadShape; lies: Placement } | null,
   controller: ControllerPlacement | null,
+  loomM: number | null = null,
 ): Lead[] {
   const middle = (p: { shape: LoadShape; lies: Placement }): Point =>
     placed(p.lies.pose, { x: p.shape.lengthM / 2, y: p.shape.heightM / 2 });
@@ -160,9 +161,11 @@ export function leadsOf(
     points,
     lengthM: lengthOf(points) + SLACK,
   });
+  const bar = lead('bar', 'controller to bar', [...near(up), g.grip]);
   return [
     ...(pack ? [lead('battery', 'battery to controller', [plug, brain])] : []),
     ...(controller ? [lead('motor', 'controller to motor', toMotor)] : []),
-    lead('bar', 'controller to bar', [...near(up), g.grip]),
+    // The bar's loom by its measured way, where that was taken: the same figure as the loom's verdict.
+    { ...bar, lengthM: loomM ?? bar.lengthM },
   ];
 }

@@ -9,6 +9,7 @@ import { cutRoute, simulate, type EnergyAccount, type RideResult, type RideTrace
 import type { SpreadJob } from '../ride/spread.ts';
 import { fullDrive, startGrade, steadyLoad } from '../ride/steady.ts';
 import type { RideSystem } from '../ride/system.ts';
+import { leadsHere } from '../layout/leadsHere.ts';
 import type { Caution } from '../safety/caution.ts';
 import { goingSafely } from '../safety/going.ts';
 import type { PlanContext } from '../vehicle/context.ts';
@@ -58,6 +59,8 @@ const emptyTrace = (): RideTrace => ({
 /** Hills count from this grade and this length. Source: project. */
 const HILL_GRADE = 0.035;
 const HILL_LENGTH = 40;
+/** Battery’s lead where the pack has no place yet, m. Source: project. */
+const COMMON_BATTERY_LEAD = 0.5;
 /** Seed of every spread, so that the same build gives the same answer. */
 const SEED = 20_260;
 
@@ -101,6 +104,7 @@ export function rideSheet(context: PlanContext): RideSheet | null {
       speedMs: context.fastest.ms,
       segments,
       nominalVolts: nominalVolts(pack),
+      batteryLeadM: leadsHere(context, pack).find((l) => l.id === 'battery')?.lengthM ?? COMMON_BATTERY_LEAD,
       trailerCrr: build.brief.trailer ? tyreRolling(build.brief.trailer.tyre) : 0,
     }),
     life: packLife(pack, once.whPerKm, build.brief.temperatureC),

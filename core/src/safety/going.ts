@@ -208,13 +208,14 @@ export function goingSafely(
     speedMs: number;
     segments: readonly RideSegmentLike[];
     nominalVolts: number;
+    /** Lead from battery to controller, m. */
+    batteryLeadM: number;
     /** Crr of the trailer’s tyres. */
     trailerCrr: number;
   },
 ): Caution[] {
   if (!kit || !pack) return [];
   const empty = axleLoads({ ...build, brief: { ...build.brief, cargoKg: 0 } }, geometry, added);
-  const runM = Math.hypot(geometry.bracket.x - geometry.rearAxle.x, 0.3);
   const wheelbaseM = geometry.frontAxle.x - geometry.rearAxle.x;
   const tip = tipCaution(geometry, loads, empty);
   const itself = build.brief.trailer?.brake === 'overrun' && trailer ? OVERRUN_SHARE * trailer.massKg : 0;
@@ -240,7 +241,7 @@ export function goingSafely(
           ),
         ]
       : []),
-    cableCaution(kit, pack, runM, ride.nominalVolts, shelf),
+    cableCaution(kit, pack, ride.batteryLeadM, ride.nominalVolts, shelf),
   ];
 }
 

@@ -77,6 +77,18 @@ describe('going safely', () => {
       return on(m, slope, 500).state;
     };
     expect([405, 430, 660, 700].map(state)).to.deep.equal(['fine', 'care', 'care', 'stop']);
+    // Held at the speed the plan rides there: faster, more of it.
+    const ridden = (targetMs: number): string =>
+      phraseText(
+        descentCaution(brakes, 120, 0.6, 0.007, [{ lengthM: 500, grade: -0.08, targetMs, stop: false }], 1.2).lines[1]
+          ?.value ?? [],
+        'metric',
+      );
+    const at = (v: number): number =>
+      Math.round(
+        (120 * G * Math.sin(Math.atan(0.08)) - 120 * G * 0.007 * Math.cos(Math.atan(0.08)) - 0.36 * v * v) * v,
+      );
+    for (const v of [4, 8]) expect(ridden(v)).to.match(new RegExp(`^${at(v)}\\b`));
     // A slope under 1.5 % is no descent, and a level stretch ends one.
     expect(on(300, 0.0149, 900).lines[0]?.value).to.deep.equal(['none that warms them']);
     const broken = descentCaution(

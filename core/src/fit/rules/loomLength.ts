@@ -1,11 +1,9 @@
+import { loomWanted } from '../../layout/loom.ts';
 import { shorter } from '../../quantity/compare.ts';
 import { amount, phrase } from '../../quantity/format.ts';
 import { partData, ruleFigure } from '../rule.ts';
 import { kitRule } from '../say.ts';
 import { buy, take, askFor } from '../remedies.ts';
-
-/** What the loom loses to plugs and loops, m. Source: project. */
-const LOOPS = 0.12;
 
 /** The loom from bar to motor or controller, with full lock and fold. */
 export const loomLength = kitRule(
@@ -29,20 +27,15 @@ export const loomLength = kitRule(
     say.because(partData('Loom supplied', amount(loom, 'size')));
     if (path === undefined || lock === undefined)
       return say.open('Way of the loom not measured', phrase`The loom is ${amount(loom, 'size')} long.`);
-    const fold = build.donor.kind === 'folding' ? (say.need('foldSlack') ?? 0.18) : 0;
-    const beyond =
-      kit.hub?.place === 'rear'
-        ? Math.hypot(geometry.bracket.x - geometry.rearAxle.x, geometry.bracket.y - geometry.rearAxle.y)
-        : kit.hub?.place === 'front'
-          ? -path * 0.45
-          : 0;
-    const wanted = path + beyond + lock + fold + LOOPS;
+    if (build.donor.kind === 'folding') say.need('foldSlack');
+    const folds = build.donor.kind === 'folding';
+    const wanted = loomWanted(build, geometry, kit) ?? NaN;
     say.because(ruleFigure('Wanted', amount(wanted, 'size')));
     const spare = loom - wanted;
     if (shorter(spare, -0.005))
       return say.rework(
         'The loom is too short',
-        phrase`${amount(wanted, 'size')} wanted with full lock${fold > 0 ? ', the fold' : ''} and a drip loop; ${amount(loom, 'size')} supplied: ${amount(-spare, 'size')} short.`,
+        phrase`${amount(wanted, 'size')} wanted with full lock${folds ? ', the fold' : ''} and a drip loop; ${amount(loom, 'size')} supplied: ${amount(-spare, 'size')} short.`,
         buy(
           'extension',
           phrase`An extension of ${amount(Math.ceil(-spare * 10) / 10, 'size')} with the same plugs.`,

@@ -3,7 +3,8 @@ import type { Finding } from '../../fit/finding.ts';
 import { holdsBack } from '../../fit/override.ts';
 import { placementFinding } from '../../fit/rules/packPlace.ts';
 import { balanceOf, weightBudget, type Balance, type WeightBudget } from '../../layout/balance.ts';
-import { leadsOf, placeController, type Lead } from '../../layout/controller.ts';
+import { placeController, type Lead } from '../../layout/controller.ts';
+import { leadsHere } from '../../layout/leadsHere.ts';
 import { frameRoom } from '../../layout/frameRoom.ts';
 import { chosenPlacement, middleOf, packPlacements, type PackPlacement } from '../../layout/packPlacement.ts';
 import { packShape, type LoadShape } from '../../layout/packShape.ts';
@@ -85,7 +86,7 @@ function layOut(context: PlanContext, drive: DrivePart): PlanLayout {
     controller: controller
       ? { lies: controller.lies, outline: outlineOf(controller.shape, controller.lies), airy: controller.airy }
       : null,
-    leads: kit ? leadsOf(geometry, kit, laid, controller) : [],
+    leads: leadsHere(context, pack),
     balance: balanceOf(
       build,
       geometry,

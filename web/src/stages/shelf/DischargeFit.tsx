@@ -24,7 +24,7 @@ export function DischargeFit({ pack, onChange }: { pack: Pack; onChange: (change
     );
   };
   return (
-    <fieldset className="outline-editor">
+    <fieldset className="discharge-fit">
       <legend>Fit it to a measured discharge</legend>
       <p className="quiet">
         Full and rested, draw the amps it will be ridden at through a meter, and note each few minutes: amp-hours so

@@ -1,0 +1,79 @@
+import { expect } from 'chai';
+import { starterShelf } from '../parts/shelf/starterShelf.ts';
+import { phraseText } from '../quantity/format.ts';
+import { contextOf, world } from '../../test/world.ts';
+import { leadsHere } from '../layout/leadsHere.ts';
+import { loomWanted } from '../layout/loom.ts';
+import { planContext } from './context.ts';
+import { planChosen } from './planBuild.ts';
+import { rideSheet } from './rideSheet.ts';
+
+describe('the budget', () => {
+  const plan = (budget: number | null, edit: (b: ReturnType<typeof world>['build']) => void = () => undefined) => {
+    const { build } = world({ survey: { hanger: 'claw' } });
+    build.brief.budget = budget;
+    edit(build);
+    return planChosen(planContext(build, starterShelf));
+  };
+  const said = (...of: Parameters<typeof plan>) => plan(...of).findings.find((f) => f.rule === 'budget');
+
+  it('is held against the whole conversion, just under and just over', () => {
+    const { conversion, parts } = plan(null).money;
+    expect(conversion).to.be.greaterThan(parts);
+    expect(said(conversion)?.verdict).to.equal('fits');
+    expect(said(conversion - 0.01)?.verdict).to.equal('rework');
+    expect(phraseText(said(conversion - 10)?.why ?? [], 'metric')).to.match(/: 10 more than/);
+    // The kit alone would have been within it.
+    expect(said(parts)?.verdict).to.equal('rework');
+  });
+
+  it('is open while no battery is chosen, and says nothing where none was named or no kit is chosen', () => {
+    expect(said(5000, (b) => (b.choice.packId = null))?.verdict).to.equal('measure');
+    expect(said(null)).to.equal(undefined);
+    expect(said(5000, (b) => (b.choice.kitId = null))).to.equal(undefined);
+  });
+
+  it('can be set aside with a reason like any other', () => {
+    const f = said(1, (b) => {
+      b.overrides = [{ rule: 'budget', subject: 'plan', reason: 'a gift pays the rest', on: '2026-01-01' }];
+    });
+    expect(f?.override?.reason).to.equal('a gift pays the rest');
+  });
+});
+
+describe('one length of a lead', () => {
+  it('is the loom’s verdict, the drawing’s and the table’s alike', () => {
+    const c = contextOf(world({ survey: { headToBracket: '900 mm', lockSlack: '60 mm' } }));
+    if (!c.kit || !c.pack) throw new Error('no kit');
+    const wanted = loomWanted(c.build, c.geometry, c.kit);
+    expect(leadsHere(c, c.pack).find((l) => l.id === 'bar')?.lengthM).to.equal(wanted);
+    expect(planChosen(c).pack.layout.leads.find((l) => l.id === 'bar')?.lengthM).to.equal(wanted);
+    // Nothing measured of its way: as drawn.
+    const drawn = contextOf(world({ survey: { headToBracket: '' } }));
+    expect(leadsHere(drawn, drawn.pack).find((l) => l.id === 'bar')?.lengthM).to.be.within(0.3, 3);
+  });
+
+  it('of the battery is what the cable’s drop is reckoned over', () => {
+    const c = contextOf(world({}));
+    const lead = leadsHere(c, c.pack).find((l) => l.id === 'battery');
+    const cable = rideSheet(c)?.cautions.find((x) => x.id === 'cable');
+    const text = phraseText(cable?.lines.find((l) => l.label === 'cable, at least')?.value ?? [], 'metric');
+    expect(text).to.match(new RegExp(`over ${Math.round((lead?.lengthM ?? NaN) * 1000)}\\u00a0mm`));
+  });
+});
+
+describe('what comes through the gears', () => {
+  const efficiency = (clusterKind: 'freewheel' | 'hubGear', hubGear = '') =>
+    contextOf(
+      world({
+        kit: 'wren-m250',
+        survey: { clusterKind, hubGear, cogTeeth: clusterKind === 'hubGear' ? '19' : '14-18-24' },
+      }),
+    ).reckoning?.system.vehicle.drivetrainEfficiency;
+
+  it('is 0.95 by chain and derailleur, 0.91 by a hub gear, 0.87 by a stepless hub', () => {
+    expect(efficiency('freewheel')).to.equal(0.95);
+    expect(efficiency('hubGear', 'eight')).to.equal(0.91);
+    expect(efficiency('hubGear', 'stepless')).to.equal(0.87);
+  });
+});
