@@ -786,6 +786,18 @@ const table: Record<string, Row[]> = {
   ],
   'rider-fit': [
     [
+      'a seated delta trike is sat down into',
+      { ...front, kind: 'deltaTrike', survey: { seatKind: 'seat', seatHeight: '480 mm', standover: '' } },
+      'fits',
+      /easy to reach/,
+    ],
+    [
+      'a delta trike with a saddle is straddled',
+      { ...front, kind: 'deltaTrike', survey: { seatKind: 'saddle', standover: '' } },
+      'measure',
+      /Step height/,
+    ],
+    [
       'must sit, on a bicycle',
       {
         edit: ({ build }) => {

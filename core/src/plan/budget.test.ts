@@ -5,7 +5,7 @@ import { contextOf, world } from '../../test/world.ts';
 import { leadsHere } from '../layout/leadsHere.ts';
 import { loomWanted } from '../layout/loom.ts';
 import { planContext } from './context.ts';
-import { planChosen } from './planBuild.ts';
+import { planBuild, planChosen } from './planBuild.ts';
 import { rideSheet } from './rideSheet.ts';
 
 describe('the budget', () => {
@@ -75,5 +75,39 @@ describe('what comes through the gears', () => {
     expect(efficiency('freewheel')).to.equal(0.95);
     expect(efficiency('hubGear', 'eight')).to.equal(0.91);
     expect(efficiency('hubGear', 'stepless')).to.equal(0.87);
+  });
+});
+
+describe('the pack as it is', () => {
+  const rangeOf = (edit: (w: ReturnType<typeof world>) => void) => {
+    const w = world({});
+    edit(w);
+    return contextOf(w).reckoning?.toEmpty.distanceM ?? NaN;
+  };
+
+  it('goes as far as what is left of it: four fifths with 0.8, and seven tenths where nobody tried a used one', () => {
+    const full = rangeOf(() => undefined);
+    expect(rangeOf(({ pack }) => void (pack.health = 0.8)) / full).to.be.closeTo(0.8, 0.01);
+    expect(rangeOf(({ pack }) => void (pack.origin = 'used')) / full).to.be.closeTo(0.7, 0.01);
+    expect(rangeOf(({ pack }) => void Object.assign(pack, { origin: 'used', health: 0.95 })) / full).to.be.closeTo(
+      0.95,
+      0.01,
+    );
+    expect(rangeOf(({ pack }) => void (pack.origin = 'new'))).to.equal(full);
+  });
+});
+
+describe('the nearest kit', () => {
+  it('is named from a dozen measurements on, not from eleven', () => {
+    const named = (count: number): string => {
+      const { build } = world({});
+      build.choice.kitId = null;
+      build.donor.survey = Object.fromEntries(
+        Object.entries(build.donor.survey).slice(0, count),
+      ) as typeof build.donor.survey;
+      return phraseText(planBuild(build, starterShelf).can.why, 'metric');
+    };
+    expect(named(11)).to.match(/too little is measured to name one/);
+    expect(named(12)).to.match(/comes nearest/);
   });
 });

@@ -223,6 +223,16 @@ describe('everybody aboard', () => {
     expect(wet(two)).to.be.below(wet(one));
   });
 
+  it('on a delta trike with a seat to sit in sits lower than on its saddle', () => {
+    const of = (survey: Record<string, string>) =>
+      contextOf(world({ kind: 'deltaTrike', kit: 'linnet-f250', survey })).axleLoads.hM;
+    const saddle = of({ seatKind: 'saddle' });
+    expect(of({ seatKind: 'seat', seatHeight: '480 mm' })).to.be.below(saddle - 0.1);
+    expect(of({ seatKind: 'seat', seatHeight: '580 mm' })).to.be.greaterThan(
+      of({ seatKind: 'seat', seatHeight: '480 mm' }),
+    );
+  });
+
   it('an empty place and a rider no longer listed count nothing', () => {
     const w = world({});
     w.build.brief.aboard.push({ rider: 5, seat: 'second', pedals: true });

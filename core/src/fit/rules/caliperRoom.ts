@@ -60,6 +60,9 @@ export const caliperRoom = kitRule(
           { work: 40 },
         ),
       );
-    return say.fits('The caliper clears the motor', phrase`${amount(gap, 'size')} between caliper and cover.`);
+    return say.fits(
+      'The caliper clears the motor',
+      phrase`${amount(gap, 'size')} between caliper and cover. The rotor stands where the new hub puts it: loosen the caliper, pull the lever, tighten. What then still rubs at one place is a bent rotor; what rubs all round, a wheel not home in its slot.`,
+    );
   },
 );
