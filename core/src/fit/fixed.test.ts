@@ -4,7 +4,7 @@ import { starterShelf } from '../parts/shelf/starterShelf.ts';
 import { planContext } from '../plan/context.ts';
 import { planChosen, type ChosenPlan } from '../plan/planBuild.ts';
 import { phraseText } from '../quantity/format.ts';
-import { city, hubGear } from '../../test/city.ts';
+import { city, disc, hubGear } from '../../test/city.ts';
 import { typedSurvey, type Typed } from '../../test/typed.ts';
 import { canBeTaken, type Finding } from './finding.ts';
 import { takenBy } from './judge.ts';
@@ -83,6 +83,37 @@ describe('a remedy chosen in its finding', () => {
     expect(of(taking(sprung, 'axle-seat', 'no-such'), 'axle-seat').verdict).to.equal('stop');
     const crack = build('otter-r250', {}, (b) => (b.donor.condition.cracks = { grade: 'needsWork', note: '' }));
     expect(of(taking(crack, 'condition-cracks', 'mend', 'donor'), 'condition-cracks').verdict).to.equal('stop');
+  });
+
+  it('a stop is lifted where the part’s own data lifts it: a stronger wheel, a slim caliper, a stand that bears more', () => {
+    const heavy = build('otter-r250', { rearWheelShare: '118 kg', stand: 'side', standLimit: '12 kg' }, (b) => {
+      b.brief.cargoKg = 20;
+      b.brief.riders.forEach((r) => (r.massKg = 115));
+    });
+    expect(of(heavy, 'wheel-load').verdict).to.equal('stop');
+    const wheel = of(taking(heavy, 'wheel-load', 'strong-wheel'), 'wheel-load');
+    expect(wheel.verdict).to.equal('fits');
+    expect(wheel.fixed?.was).to.equal('stop');
+    const stand = of(taking(heavy, 'stand-load', 'stand'), 'stand-load');
+    expect(stand.verdict).to.equal('fits');
+    expect(stand.title).to.equal('The stand bears it');
+    const tight = build('otter-r250', { ...disc, rearCaliperReach: '20 mm' });
+    expect(of(tight, 'caliper-room').verdict).to.equal('stop');
+    expect(of(taking(tight, 'caliper-room', 'slim-caliper'), 'caliper-room').verdict).to.equal('fits');
+  });
+
+  it('an arm taken in a washer’s place does not lengthen the stack it was to shorten', () => {
+    const short = build('otter-r250', { rearDropoutThickness: '8.9 mm' }, (b) => (b.choice.torqueArms = 0));
+    for (let mm = 4; mm < 30; mm += 0.5) {
+      const b = {
+        ...short,
+        donor: { ...short.donor, survey: typedSurvey({ ...city, rearDropoutThickness: `${mm} mm` }) },
+      };
+      if (of(b, 'axle-stack').verdict !== 'rework') continue;
+      expect(of(taking(b, 'axle-stack', 'arm-for-washer'), 'axle-stack').verdict).to.equal('fits');
+      return;
+    }
+    throw new Error('no stack lacked a little thread');
   });
 
   it('weighs, costs and is one part, whoever wanted it too', () => {

@@ -9,6 +9,25 @@ export const fittingSchema = z.object({
   thicknessM: positive.max(0.05).optional(),
   /** Round hole it goes on by, m. */
   boreM: positive.max(0.1).optional(),
+  /** What of the survey it answers once it is on, by its place: rules then judge with it in the donor's stead. */
+  gives: z
+    .object({
+      /** Load it is made for, kg: a stand, rack, carrier, seat or wheel. */
+      bearsKg: positive.max(400),
+      brake: z.enum(['rim', 'discCable']),
+      rotorM: positive.max(0.3),
+      /** How far a caliper reaches inside the rotor's plane. */
+      caliperReachM: positive.max(0.05),
+      rotorSeat: z.enum(['sixBolt', 'splined']),
+      /** A rigid steel fork with open slots: between its tips, slot and tip. */
+      fork: z.object({ spacingM: positive.max(0.2), slotM: positive.max(0.03), tipM: positive.max(0.03) }),
+      /** Largest cog of a derailleur; or how many teeth more one clears. */
+      largestCog: z.int().min(20).max(60),
+      moreTeeth: z.int().min(1).max(20),
+      tensions: z.literal(true),
+    })
+    .partial()
+    .optional(),
 });
 export type Fitting = z.infer<typeof fittingSchema>;
 

@@ -122,6 +122,28 @@ describe('one build described in other words', () => {
     expect(told(other)).to.deep.equal(told(one));
   });
 
+  it('a kit wheel smaller on purpose, or the same thought of', () => {
+    const smaller = (edit: (b: Build) => void): Build =>
+      build('linnet-f250-s', { frontTyre: '37-622', frontBrake: 'discCable' }, (b) => {
+        b.schools.wheelSize = 'smaller';
+        edit(b);
+      });
+    const byKit = planContext(
+      smaller(() => undefined),
+      starterShelf,
+    );
+    const { front } = byKit.asItWillBe.tyres;
+    expect(front.beadM).to.be.below(0.6);
+    const thought = smaller((b) => {
+      b.choice.newWheels = { rear: null, front };
+    });
+    const but = ['wheel-size'];
+    expect(told(thought, but).figures).to.deep.equal(told(byKit.build, but).figures);
+    // By the other school it is not ridden so.
+    const matched = build('linnet-f250-s', { frontTyre: '37-622', frontBrake: 'discCable' });
+    expect(planContext(matched, starterShelf).asItWillBe.tyres.front.beadM).to.equal(0.622);
+  });
+
   it('wheels thought of that are the wheels there are', () => {
     const plain = build('otter-r250', {});
     const thought = build('otter-r250', {}, (b) => {

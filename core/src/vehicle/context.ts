@@ -100,7 +100,7 @@ class Grounds {
 
   with(taken: readonly Taking[]): Ground {
     const { base } = this;
-    const given = givenBy(base.build, taken);
+    const given = givenBy(base.build, base.chosen.shelf, taken);
     if (Object.keys(given).length === 0) return base;
     const key = JSON.stringify(given);
     let made = this.made.get(key);

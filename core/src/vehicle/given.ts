@@ -1,67 +1,76 @@
 import type { Build } from '../build/build.ts';
 import type { Taking } from '../build/remedy.ts';
 import type { Survey, SurveyItemId } from '../donor/donor.ts';
+import { partById, type Shelf } from '../parts/part.ts';
+import type { Fitting } from '../parts/smallParts.ts';
 
-/** What a fitting is, in place of what was surveyed: values a rule reads once it is on. Null: no longer known. */
+/** What stands in place of what was surveyed, once parts are on. Null: no longer known, to be measured on the part. */
 type Given = { [K in SurveyItemId]?: NonNullable<Survey[K]>['value'] | null };
+type Gives = NonNullable<Fitting['gives']>;
 
-/** A new fork: its ends are not the old one's, and are measured when it is there. */
-const newFork: Given = {
+/** What a fork brings: its ends by its data, and what only shows with it in hand unknown. */
+const forkItems = ({ spacingM, slotM, tipM }: NonNullable<Gives['fork']>): Given => ({
   forkMaterial: 'steel',
   forkKind: 'rigid',
+  forkTravel: 0,
   frontAxleHolding: 'verticalSlot',
   frontTips: 'flat',
-  forkTravel: 0,
-  frontDropoutSpacing: 0.1,
-  frontSlotWidth: 0.01,
+  frontDropoutSpacing: spacingM,
+  frontSlotWidth: slotM,
   frontSlotDepth: null,
-  frontDropoutThickness: 0.006,
+  frontDropoutThickness: tipM,
   frontEyelets: 'one',
-};
+});
 
-/**
- * What the shelf's fittings bring that rules look at, by part and place. The figures are the parts' own: what the
- * starter shelf says of them.
- */
-function brings({ part, place }: Taking, survey: Survey): Given {
-  const front = place === 'front brake' || place === 'front wheel' || place === 'fork';
-  switch (part) {
-    case 'steel-fork':
-      return newFork;
-    case 'disc-fork':
-      return { ...newFork, frontBrake: 'discCable', frontRotorMount: 'sixBolt' };
-    case 'disc-brake':
-      return front ? { frontBrake: 'discCable', frontRotor: 0.16 } : { rearBrake: 'discCable', rearRotor: 0.16 };
-    case 'front-brake':
-    case 'cutoff-brake':
-      return front ? { frontBrake: 'rim' } : { rearBrake: 'rim' };
-    case 'brake-set':
-      return front ? { frontBrake: 'rim' } : { rearBrake: 'rim' };
-    case 'brake-pair':
-      return { frontBrake: 'rim', rearBrake: 'rim' };
-    case 'chain-tensioner':
-      return { tensioner: 'yes' };
-    case 'derailleur':
-      return { derailleurCog: Math.max(36, survey.derailleurCog?.value ?? 0) };
-    case 'hanger-link':
-      return survey.derailleurCog ? { derailleurCog: survey.derailleurCog.value + HANGER_LINK_TEETH } : {};
-    case 'twin-stand':
-      return { stand: 'twoLegged', standLimit: 60 };
-    case 'rear-rack':
-      return { rackLimit: 25 };
-    case 'front-carrier':
-      return { frontCarrier: 'rack', basketLimit: 10 };
+/** What bears a load, by where it goes. */
+function bearingItems(place: Taking['place'], kg: number): Given {
+  switch (place) {
+    case 'stand':
+      return { stand: 'twoLegged', standLimit: kg };
+    case 'rack':
+      return { rackLimit: kg };
+    case 'front carrier':
+      return { frontCarrier: 'rack', basketLimit: kg };
+    case 'seat':
+      return { seatLimit: kg };
     default:
       return {};
   }
 }
-/** Teeth more that a derailleur clears on a hanger link. Source: workshop practice. */
-const HANGER_LINK_TEETH = 6;
+
+/** The survey items that one part answers at its place, by its data. */
+function itemsOf({ place }: Taking, gives: Gives, survey: Survey): Given {
+  const atRear = place === 'rear brake' || place === 'rear wheel';
+  const atFront = place === 'front brake' || place === 'front wheel' || place === 'fork';
+  const { brake, rotorM, rotorSeat, caliperReachM, largestCog, moreTeeth } = gives;
+  // Brakes sold as a pair go on both wheels.
+  const [front, rear] = [atFront || place === 'donor', atRear || place === 'donor'];
+  const own = survey.derailleurCog?.value;
+  return {
+    ...(gives.fork ? forkItems(gives.fork) : {}),
+    ...(gives.bearsKg === undefined ? {} : bearingItems(place, gives.bearsKg)),
+    ...(gives.tensions ? { tensioner: 'yes' as const } : {}),
+    ...(brake && front ? { frontBrake: brake } : {}),
+    ...(brake && rear ? { rearBrake: brake } : {}),
+    ...(rotorM !== undefined && front ? { frontRotor: rotorM } : {}),
+    ...(rotorM !== undefined && rear ? { rearRotor: rotorM } : {}),
+    ...(rotorSeat && front ? { frontRotorMount: rotorSeat } : {}),
+    ...(rotorSeat && rear ? { rearRotorMount: rotorSeat } : {}),
+    ...(caliperReachM !== undefined && front ? { frontCaliperReach: caliperReachM } : {}),
+    ...(caliperReachM !== undefined && rear ? { rearCaliperReach: caliperReachM } : {}),
+    ...(largestCog === undefined ? {} : { derailleurCog: Math.max(largestCog, own ?? 0) }),
+    ...(moreTeeth !== undefined && own !== undefined ? { derailleurCog: own + moreTeeth } : {}),
+  };
+}
 
 /** The survey items that parts taken answer, each as read off the part's data; none where they bring nothing that is surveyed. */
-export function givenBy(build: Build, taken: readonly Taking[]): Given {
-  const { survey } = build.donor;
-  return Object.assign({}, ...taken.map((t) => brings(t, survey))) as Given;
+export function givenBy(build: Build, shelf: Shelf, taken: readonly Taking[]): Given {
+  const given: Given = {};
+  for (const taking of taken) {
+    const part = partById(shelf, taking.part);
+    if (part?.kind === 'fitting' && part.gives) Object.assign(given, itemsOf(taking, part.gives, build.donor.survey));
+  }
+  return given;
 }
 
 /** The build as rules see it with parts taken: their data stands where the donor's own part was surveyed. */

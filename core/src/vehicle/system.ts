@@ -44,13 +44,14 @@ export function dragArea(build: Build): number {
 
 /**
  * Rolling resistance of all that moves: each wheel's tyre by the load on it. Front and rear of the vehicle count as the
- * rear tyre; a trailer's tyres roll under what stands on its own axle.
+ * rear tyre; a trailer's tyres roll under what stands on its own axle, a pack that was put there with it.
  */
 export function rollingOf(build: Build, vehicle: Vehicle): number {
   const { trailer } = build.brief;
   const own = tyreRolling(vehicle.tyres.rear);
   if (!trailer) return own;
-  const share = trailerLoads(trailer, 0).axleKg / vehicle.massKg;
+  const onIt = vehicle.pack && build.choice.packPlace === 'trailer' ? vehicle.pack.massKg : 0;
+  const share = trailerLoads(trailer, onIt).axleKg / vehicle.massKg;
   return own * (1 - share) + tyreRolling(trailer.tyre) * share;
 }
 

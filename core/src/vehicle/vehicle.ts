@@ -133,6 +133,19 @@ function brakesOf(build: Build, { kit, hubGear }: VehicleParts): Brakes {
   return { front, rear, frontRotorM: survey.frontRotor?.value, rearRotorM: survey.rearRotor?.value };
 }
 
+/**
+ * A tyre as it will roll: on the kit's wheel where that is smaller on purpose, by the school of it, and comes in no size
+ * of the donor's; else as it is, for then the motor is laced into the donor's size or not fitted at all.
+ */
+function onKitWheel(build: Build, kit: Kit | null, end: 'front' | 'rear', own: TyreSize): TyreSize {
+  const { hub } = kit ?? {};
+  if (hub?.place !== end || build.schools.wheelSize !== 'smaller') return own;
+  const bead = (m: number): number => Math.round(m * 1000);
+  if (hub.beadsM.some((b) => bead(b) === bead(own.beadM))) return own;
+  const smaller = hub.beadsM.filter((b) => bead(b) < bead(own.beadM));
+  return smaller.length === 0 ? own : { ...own, beadM: Math.max(...smaller) };
+}
+
 /** Resolves a vehicle: the donor with the parts given on it. */
 export function resolveVehicle(build: Build, shelf: Shelf, parts: VehicleParts): Vehicle {
   const { survey, kind } = build.donor;
@@ -146,8 +159,8 @@ export function resolveVehicle(build: Build, shelf: Shelf, parts: VehicleParts):
     pack,
     gearing: gearingFor(build, shelf.hubGear, kit, { ring, cluster, hubGear }),
     tyres: {
-      front: newWheels.front ?? survey.frontTyre?.value ?? commonFrame[kind].frontTyre,
-      rear: newWheels.rear ?? survey.rearTyre?.value ?? commonFrame[kind].tyre,
+      front: newWheels.front ?? onKitWheel(build, kit, 'front', survey.frontTyre?.value ?? commonFrame[kind].frontTyre),
+      rear: newWheels.rear ?? onKitWheel(build, kit, 'rear', survey.rearTyre?.value ?? commonFrame[kind].tyre),
     },
     fittings,
     brakes: brakesOf(build, parts),

@@ -46,13 +46,14 @@ export const axleStack = kitRule(
       asItWillBe.fittings.find((t) => t.part === part && t.place === end)?.count ?? 0;
     const clawed = (rear && say.look('hanger') === 'claw') || on('claw-hanger') > 0;
     const claw = clawed ? thicknessOf(shelf, 'claw-hanger') : 0;
-    const arms = Math.max(build.choice.torqueArms, on(armPart(kit)));
+    // Arms that are planned; one taken in a washer’s place takes up no more than the washer did.
+    const arms = build.choice.torqueArms;
     // Ends wider apart than the hub are filled with washers, half each side: they use up axle like everything else.
     const spacing = say.need(rear ? 'rearDropoutSpacing' : 'frontDropoutSpacing');
     const gap = (spacing ?? fit.dropoutSpacingM) - fit.dropoutSpacingM;
     // More than washers fill is the spacing's own verdict.
     const filled = gap > 0 && !longer(gap, WASHER_LIMIT) ? gap / 2 : 0;
-    // A thin washer takes a thick one's place; an arm taken for a washer too.
+    // A thin washer takes a thick one's place.
     const saved = on('thin-washer') > 0 ? THIN_SAVES : 0;
     // One arm goes on the left, where there is no hanger; a second on the right.
     const left = fit.axleOutM.left - fit.stackM.left - thick - filled - (arms > 0 ? arm : 0) + saved;

@@ -24,7 +24,6 @@ export const cableRun = kitRule(
           takes: take('cable-liner', 'leads'),
         }),
       );
-    // A rear hub's own lead stays outside, along the stay: what would go inside are the leads from the bar.
     if (run === 'internal') {
       const plug = kit.controls?.plugM;
       const port = say.need('cablePort');
@@ -53,7 +52,9 @@ export const cableRun = kitRule(
         );
       return say.fits(
         'Leads pass the port',
-        phrase`Port ${amount(port, 'size')}, widest plug ${amount(plug, 'size')}.`,
+        kit.hub?.place === 'rear'
+          ? phrase`Port ${amount(port, 'size')}, widest plug ${amount(plug, 'size')}: the leads from the bar. The motor’s own goes outside, up the seat stay and down to the axle.`
+          : phrase`Port ${amount(port, 'size')}, widest plug ${amount(plug, 'size')}.`,
       );
     }
     return say.fits(

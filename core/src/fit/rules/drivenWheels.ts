@@ -17,14 +17,15 @@ export const drivenWheels = kitRule(
   },
   ({ build }, kit, say) => {
     const { kind } = build.donor;
-    if (kit.hub && !hasEnds(kind, kit.hub.place)) say.because(partData('Motor', `hub, ${kit.hub.place} wheel`));
-    if (kit.hub && !hasEnds(kind, kit.hub.place))
+    if (kit.hub && !hasEnds(kind, kit.hub.place)) {
+      say.because(partData('Motor', `hub, ${kit.hub.place} wheel`));
       return say.stop(
         kit.hub.place === 'rear' ? 'No dropouts for a rear hub' : 'No fork for a front hub',
         phrase`The ${kit.hub.place} wheels of this kind run in a pair, on an axle or on stubs: a hub motor has no two ends to sit between.`,
         choose('other-wheel', phrase`Drive the single ${kit.hub.place === 'rear' ? 'front' : 'rear'} wheel.`),
         choose('mid-drive', phrase`A mid-drive, if the bracket suits.`),
       );
+    }
     if (kind !== 'deltaTrike' || (!kit.mid && !kit.side)) return null;
     const driven = say.need('drivenWheels');
     if (driven === undefined)

@@ -2,7 +2,7 @@ import { hitchWords } from '../../build/brief.ts';
 import { amount, phrase } from '../../quantity/format.ts';
 import { ruleFigure } from '../rule.ts';
 import { planRule } from '../say.ts';
-import { choose, work } from '../remedies.ts';
+import { choose, look, work } from '../remedies.ts';
 
 /** Load on a coupling, of the loaded trailer's mass: less wags, more lifts nothing but weighs on the wheel. Source: workshop practice. */
 const HITCH_LEAST = 0.03;
@@ -69,7 +69,7 @@ export const trailerBehind = planRule(
       return say.open(
         'The trailer’s own limit not read',
         phrase`It carries ${amount(carried, 'mass')}; what its maker allows stands on its plate.`,
-        choose('read-plate', phrase`Read the plate, and enter it in the brief.`),
+        look('read-plate', phrase`Read the plate, and enter it in the brief.`),
       );
     return say.fits(
       'The trailer bears and tows well',

@@ -1,3 +1,4 @@
+import { partById } from '../../parts/part.ts';
 import { amount, phrase } from '../../quantity/format.ts';
 import { partData, ruleFigure } from '../rule.ts';
 import { kitRule } from '../say.ts';
@@ -23,9 +24,15 @@ export const wheelLoad = kitRule(
     const load = (front ? loads.frontKg : loads.rearKg) / wheels;
     say.need('vehicleMass');
     say.because(ruleFigure(`On each ${front ? 'front' : 'rear'} wheel`, amount(load, 'mass')));
-    const own = kit.hub?.wheelLimitKg;
+    // A stronger wheel that was taken bears by its own data, else the kit’s, else the donor’s.
+    const strong = context.taken.find(
+      (t) => t.part === 'strong-wheel' && t.place === (front ? 'front wheel' : 'rear wheel'),
+    );
+    const taken = strong ? partById(context.shelf, strong.part) : undefined;
+    const own = (taken?.kind === 'fitting' ? taken.gives?.bearsKg : undefined) ?? kit.hub?.wheelLimitKg;
     const limit = own ?? say.need('wheelLimit');
-    if (own !== undefined) say.because(partData('Kit wheel bears', amount(own, 'mass')));
+    if (own !== undefined)
+      say.because(partData(taken ? 'The wheel taken bears' : 'Kit wheel bears', amount(own, 'mass')));
     if (limit === undefined)
       return say.open(
         'The wheel’s own limit not known',
