@@ -203,9 +203,8 @@ export const UNLIMITED_SPEED = 12;
 export const COPPER_OHM_MM2_PER_M = 0.0172;
 /** Volts lost in a cable, at most, as a share. Source: workshop practice. */
 export const CABLE_DROP_MOST = 0.03;
-/** A fuse is at least, and at most, so many times the battery limit. Source: workshop practice. */
+/** A fuse is at least so many times the battery limit. Source: workshop practice. */
 export const FUSE_AT_LEAST = 1.25;
-export const FUSE_AT_MOST = 1.5;
 
 /** Cadence at which a bigger ring is asked for, rpm: easy at cruise. Source: project. */
 export const EASY_TOP_CADENCE_RPM = 85;

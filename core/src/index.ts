@@ -146,7 +146,6 @@ export {
   poseAt,
   reachOf,
 } from './layout/place.ts';
-export { barLayout } from './layout/planView.ts';
 export { type Mount, type Obstacle, type Room } from './layout/room.ts';
 export { gapLine } from './layout/shapes.ts';
 export { type Paper, type SheetDrawing, pagesOf, paperSizes, papers } from './layout/sheet.ts';

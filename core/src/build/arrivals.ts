@@ -26,5 +26,7 @@ export const arrivalSchema = z.object({
   /** Loom from the bar to the plug; the plug’s thickness. */
   loomM: length,
   plugM: length,
+  /** Leads as they came, by lead. */
+  leads: z.record(z.string().max(40), z.number().positive().max(6)).optional(),
 });
 export type Arrival = z.infer<typeof arrivalSchema>;

@@ -10,9 +10,10 @@ import { orderSchema } from './orders.ts';
 import { overrideSchema } from './overrides.ts';
 import { schoolsSchema, usualSchools } from './schools.ts';
 import { usualWeights, weightsSchema } from './weights.ts';
+import { usualWiring, wiringSchema } from './wiring.ts';
 
 export const BUILD_SCHEMA = 'jolly-sprocket/build';
-export const BUILD_VERSION = 5;
+export const BUILD_VERSION = 6;
 
 /** Everything a person said, measured and chose, a section a file. The only truth: plans are derived from it. */
 export const buildSchema = z.object({
@@ -29,6 +30,8 @@ export const buildSchema = z.object({
   /** Legal classes the person wrote or corrected; one with a shelf id takes its place. */
   ownLaws: z.array(legalClassSchema).max(40),
   schools: schoolsSchema,
+  /** Leads, plugs, levers, sensors, bar and settings. */
+  wiring: wiringSchema.prefault({}),
   weights: weightsSchema.default({ baseline: null, changes: [] }),
   /** Findings overridden, each with a written reason. */
   overrides: z.array(overrideSchema).max(200),
@@ -59,6 +62,7 @@ export function newBuild(id: string, name: string, now: string): Build {
     ownParts: [],
     ownLaws: [],
     schools: { ...usualSchools },
+    wiring: usualWiring(),
     weights: usualWeights(),
     overrides: [],
     fixes: [],

@@ -46,12 +46,21 @@ import { hubGearSchool } from './rules/hubGearSchool.ts';
 import { hubGearTorque } from './rules/hubGearTorque.ts';
 import { kitSource } from './rules/kitSource.ts';
 import { lacing } from './rules/lacing.ts';
+import { leadLengths } from './rules/leadLengths.ts';
+import { leadWay } from './rules/leadWay.ts';
+import { batteryPlug } from './rules/batteryPlug.ts';
+import { controlPlugs } from './rules/controlPlugs.ts';
+import { powerLead } from './rules/powerLead.ts';
+import { plugSpark } from './rules/plugSpark.ts';
+import { cutoffWorks } from './rules/cutoffWorks.ts';
+import { cadenceSensor } from './rules/cadenceSensor.ts';
+import { lampVolts } from './rules/lampVolts.ts';
+import { packsJoined } from './rules/packsJoined.ts';
 import { legalDuties } from './rules/legalDuties.ts';
 import { legalPower } from './rules/legalPower.ts';
 import { legalSpeed } from './rules/legalSpeed.ts';
 import { legalThrottle } from './rules/legalThrottle.ts';
 import { loadLimit } from './rules/loadLimit.ts';
-import { loomLength } from './rules/loomLength.ts';
 import { midArm } from './rules/midArm.ts';
 import { motorGround } from './rules/motorGround.ts';
 import { motorRoom } from './rules/motorRoom.ts';
@@ -154,7 +163,16 @@ export const kitRules: readonly Rule[] = [
   barRight,
   barClamp,
   throttleBar,
-  loomLength,
+  leadLengths,
+  leadWay,
+  batteryPlug,
+  controlPlugs,
+  powerLead,
+  plugSpark,
+  cutoffWorks,
+  cadenceSensor,
+  lampVolts,
+  packsJoined,
   handsPlace,
   loadLimit,
   wheelLoad,

@@ -2,10 +2,17 @@ import { fromVersion1 } from './migrations/version1.ts';
 import { fromVersion2 } from './migrations/version2.ts';
 import { fromVersion3 } from './migrations/version3.ts';
 import { fromVersion4 } from './migrations/version4.ts';
+import { fromVersion5 } from './migrations/version5.ts';
 import { isObject, type Loose } from './migrations/loose.ts';
 
 /** One step up for each older version, the first from version 1. */
-const steps: readonly ((build: Loose) => Loose)[] = [fromVersion1, fromVersion2, fromVersion3, fromVersion4];
+const steps: readonly ((build: Loose) => Loose)[] = [
+  fromVersion1,
+  fromVersion2,
+  fromVersion3,
+  fromVersion4,
+  fromVersion5,
+];
 
 /** Takes a parsed build file of an older version up to today's, a version at a time. Newer fields get their usual values. */
 export function broughtUpToDate(document: unknown, version: number): unknown {

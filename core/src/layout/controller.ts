@@ -1,10 +1,7 @@
-import { lineOf, pointAlong } from '../donor/frames/chains.ts';
-import type { Point } from '../donor/frames/point.ts';
-import type { DonorGeometry } from '../donor/geometry.ts';
-import { motorPlace, type Kit } from '../parts/kit.ts';
+import type { Kit } from '../parts/kit.ts';
 import type { PackPlace } from '../parts/pack.ts';
 import { boxShape, type LoadShape } from './packShape.ts';
-import { bodyOf, placed, placementsOn, type Placement } from './place.ts';
+import { bodyOf, placementsOn, type Placement } from './place.ts';
 import type { Room } from './room.ts';
 import { piece } from './shapes.ts';
 
@@ -55,26 +52,28 @@ export function placeController(
   pack: { shape: LoadShape; lies: Placement } | null,
 ): ControllerPlacement | null {
   if (kit.controller.place === 'in the motor') return null;
-  let byKit = found.get(room);
-  if (!byKit) found.set(room, (byKit = new WeakMap()));
-  let byPack = byKit.get(kit);
-  if (!byPack) byKit.set(kit, (byPack = new Map()));
+  const shape = controllerShape(kit);
+  if (!shape) return null;
+  let bySize = found.get(room);
+  if (!bySize) found.set(room, (bySize = new Map()));
+  // Kits with boxes of one size find one place.
+  const size = `${shape.lengthM} ${shape.heightM} ${shape.widthM}`;
+  let byPack = bySize.get(size);
+  if (!byPack) bySize.set(size, (byPack = new Map()));
   const key = pack?.lies ?? null;
   let made = byPack.get(key);
-  if (made === undefined) byPack.set(key, (made = findController(room, kit, pack)));
+  if (made === undefined) byPack.set(key, (made = findController(room, shape, pack)));
   return made;
 }
 
-/** Kept with the room they were found in; rooms, kits and placements are never changed. */
-const found = new WeakMap<Room, WeakMap<Kit, Map<Placement | null, ControllerPlacement | null>>>();
+/** Kept with the room they were found in; rooms and placements are never changed. */
+const found = new WeakMap<Room, Map<string, Map<Placement | null, ControllerPlacement | null>>>();
 
 function findController(
   room: Room,
-  kit: Kit,
+  shape: LoadShape,
   pack: { shape: LoadShape; lies: Placement } | null,
 ): ControllerPlacement | null {
-  const shape = controllerShape(kit);
-  if (!shape) return null;
   const taken: Room = pack
     ? {
         ...room,
@@ -96,76 +95,4 @@ function findController(
     if (!best || p.clearanceM > best.clearanceM) best = p;
   }
   return best ? { shape, lies: best, airy: false } : null;
-}
-
-/** One lead as it would run, with its length, m. */
-export interface Lead {
-  id: 'battery' | 'motor' | 'bar';
-  name: string;
-  points: Point[];
-  lengthM: number;
-}
-
-const lengthOf = (points: readonly Point[]): number =>
-  points.slice(1).reduce((sum, p, i) => {
-    const q = points[i] as Point;
-    return sum + Math.hypot(p.x - q.x, p.y - q.y);
-  }, 0);
-
-/** Spare for bends and a drip loop, m. Source: workshop practice. */
-const SLACK = 0.1;
-
-/**
- * Leads along the tubes, side view: battery to controller, controller to motor (up a stay and down to the axle, never
- * along the chainstay), controller to the bar. Lengths are along the drawn way plus 100 mm for bends; good to 10 %.
- */
-export function leadsOf(
-  g: DonorGeometry,
-  kit: Kit,
-  pack: { shape: LoadShape; lies: Placement } | null,
-  controller: ControllerPlacement | null,
-  loomM: number | null = null,
-): Lead[] {
-  const middle = (p: { shape: LoadShape; lies: Placement }): Point =>
-    placed(p.lies.pose, { x: p.shape.lengthM / 2, y: p.shape.heightM / 2 });
-  const plug = pack
-    ? placed(pack.lies.pose, { x: pack.lies.turned ? pack.shape.lengthM : 0, y: pack.shape.heightM / 2 })
-    : g.bracket;
-  const place = motorPlace(kit);
-  const motor = place === 'front' ? g.frontAxle : place === 'rear' ? g.rearAxle : g.bracket;
-  const brain = controller ? middle(controller) : motor;
-  const head = g.headTop;
-  const tube = g.tubes.find(
-    (t) => t.name === 'down tube' || t.name === 'low tube' || t.name === 'beam' || t.name === 'main beam',
-  );
-  const line = tube ? lineOf(tube) : [g.bracket, head];
-  const up = [0.15, 0.5, 0.85].map((k) => {
-    const whole = lengthOf(line);
-    return pointAlong(line, whole * k);
-  });
-  const stay = g.tubes.find((t) => t.name === 'seat stay');
-  const toMotor: Point[] =
-    place === 'rear' && stay
-      ? [brain, ...[...lineOf(stay)].sort((a, b) => b.y - a.y).slice(0, 1), g.rearAxle]
-      : place === 'front'
-        ? [brain, ...up, g.headBottom, g.frontAxle]
-        : [brain, motor];
-  const near = (points: Point[]): Point[] => {
-    const from = brain;
-    const rest = points.filter((p) => p.x > Math.min(from.x, head.x) - 0.02);
-    return [from, ...rest, head];
-  };
-  const lead = (id: Lead['id'], name: string, points: Point[]): Lead => ({
-    id,
-    name,
-    points,
-    lengthM: lengthOf(points) + SLACK,
-  });
-  const bar = lead('bar', 'controller to bar', [...near(up), g.grip]);
-  return [
-    ...(pack ? [lead('battery', 'battery to controller', [plug, brain])] : []),
-    ...(controller ? [lead('motor', 'controller to motor', toMotor)] : []),
-    // The bar's loom by its measured way, where that was taken: the same figure as the loom's verdict.
-    { ...bar, lengthM: loomM ?? bar.lengthM },
-  ];
 }

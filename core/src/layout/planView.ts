@@ -1,6 +1,5 @@
 import type { Survey } from '../donor/donor.ts';
 import type { DonorGeometry, Point } from '../donor/geometry.ts';
-import type { Kit } from '../parts/kit.ts';
 
 /** A thing seen from above: x forward from the rear axle, z to the right of the middle, m. */
 export interface PlanShape {
@@ -151,48 +150,4 @@ export function planView(
     });
   }
   return out;
-}
-
-/** One thing on the bar, from the end inward, m. */
-export interface OnBar {
-  what: string;
-  fromM: number;
-  lengthM: number;
-}
-
-/** What things take of a bar, m. Source: project, common controls measured. */
-const TAKES = { lever: 0.022, leverWithShifter: 0.05, trigger: 0.03, twist: 0.075, thumb: 0.018, bell: 0.02 } as const;
-
-/** What sits on one side of the bar with a kit fitted, laid out from its end inward. */
-export function barLayout(survey: Survey, side: 'left' | 'right', kit: Kit | null): OnBar[] {
-  const things: { what: string; lengthM: number }[] = [];
-  const grip = survey.gripLength?.value ?? 0.13;
-  const shifter = survey[side === 'left' ? 'leftShifter' : 'rightShifter']?.value;
-  const lever = survey[side === 'left' ? 'leftLever' : 'rightLever']?.value;
-  const controls = kit?.controls;
-  const throttleHere = side === 'right' && controls !== undefined && controls.throttleKind !== 'none';
-  if (throttleHere && controls.throttleKind === 'twist')
-    things.push(
-      { what: 'twist throttle', lengthM: controls.throttleM },
-      { what: 'grip, cut', lengthM: Math.max(0.09, grip - controls.throttleM) },
-    );
-  else {
-    things.push({ what: 'grip', lengthM: grip });
-    if (throttleHere) things.push({ what: 'thumb throttle', lengthM: controls.throttleM });
-  }
-  if (shifter === 'twist') things.push({ what: 'twist shifter', lengthM: TAKES.twist });
-  if (lever !== undefined && lever !== 'none')
-    things.push({ what: 'brake lever', lengthM: lever === 'withShifter' ? TAKES.leverWithShifter : TAKES.lever });
-  if (shifter === 'trigger') things.push({ what: 'trigger shifter', lengthM: TAKES.trigger });
-  if (shifter === 'thumb') things.push({ what: 'thumb shifter', lengthM: TAKES.thumb });
-  if (side === 'left' && controls) {
-    if (controls.keypadM > 0) things.push({ what: 'keypad', lengthM: controls.keypadM });
-    things.push({ what: 'bell', lengthM: TAKES.bell });
-  }
-  let fromM = 0;
-  return things.map((t) => {
-    const at = fromM;
-    fromM += t.lengthM;
-    return { ...t, fromM: at };
-  });
 }

@@ -1,4 +1,6 @@
 import { z } from '../reading/zod.ts';
+import { cadenceSchema, cutoffSchema } from './controls.ts';
+import { leadSchema, socketSchema } from './leads.ts';
 import { notNegative, partBase, positive, share } from './partBase.ts';
 
 /** Drive families a kit can belong to. */
@@ -122,6 +124,25 @@ const kitControls = z.object({
   loomM: positive.max(4),
 });
 
+/** What a kit brings to be joined up: its leads with their plugs, the sockets it leaves free, its sensors. */
+const kitWiring = z.object({
+  leads: z.array(leadSchema).max(40),
+  sockets: z.array(socketSchema).max(20),
+  /** Its cut-offs at the levers; absent where it brings none. */
+  cutoff: cutoffSchema.optional(),
+  /** Cadence sensor; null: it has none, or a torque sensor at the cranks in its place. */
+  cadence: cadenceSchema.nullable(),
+  /** Where it reads the speed: in the hub, or a magnet at the spokes. */
+  speed: z.enum(['inMotor', 'atStay']),
+  /** Magnets it counts a turn of the wheel. */
+  wheelMagnets: z.int().min(1).max(60),
+  /** Capacitors across the controller’s input, F; absent where nobody says: 1 mF is taken. */
+  capacitanceF: positive.max(0.1).optional(),
+  /** Its controller can brake with the motor. */
+  brakes: z.boolean(),
+});
+export type KitWiring = z.infer<typeof kitWiring>;
+
 /** Ways a kit can help, the usual one first; a step list for each. */
 export const helpLaws = ['level', 'proportional'] as const;
 export type HelpLaw = (typeof helpLaws)[number];
@@ -154,6 +175,7 @@ const kitBase = {
   /** Greatest system mass the maker allows, kg. */
   systemLimitKg: positive.max(600).optional(),
   controls: kitControls.optional(),
+  wiring: kitWiring.optional(),
 };
 
 export const kitSchema = z

@@ -1,5 +1,6 @@
 import { z } from '../reading/zod.ts';
 import { chemistries } from './chemistry.ts';
+import { plugEndSchema } from './leads.ts';
 import { notNegative, partBase, positive, share } from './partBase.ts';
 
 export const packPlaces = [
@@ -96,6 +97,13 @@ export const packSchema = z.object({
   latchEnd: z.enum(packEnds).optional(),
   /** Where its discharge plug is: at an end, or on its side. */
   plugAt: z.enum([...packEnds, 'side']).optional(),
+  /** What it gives by and is charged by; absent where nobody says. A lead of its own counts to the joint. */
+  discharge: z.object({ plug: plugEndSchema, leadM: notNegative.max(2) }).optional(),
+  charge: z.object({ plug: plugEndSchema }).optional(),
+  /** Built of blocks that are joined by the builder: how many in a row, and the volts of one. */
+  blocks: z.object({ count: z.int().min(2).max(12), volts: positive.max(60) }).optional(),
+  /** Its maker’s own joint lets two of a kind work side by side. */
+  parallelJoint: z.boolean().optional(),
   /** Middle of its first rail hole from the low end, and how many holes there are. */
   holes: z.object({ firstM: notNegative.max(1), count: z.int().min(1).max(8) }).optional(),
   places: z.array(z.enum(packPlaces)).min(1),

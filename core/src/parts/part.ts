@@ -1,15 +1,19 @@
 import { z } from '../reading/zod.ts';
+import { controlSchema } from './controls.ts';
 import { clusterSchema, hubGearSchema, ringSchema } from './gearParts.ts';
 import { kitSchema } from './kit.ts';
 import type { LegalClass } from './law.ts';
 import { packSchema } from './pack.ts';
 import type { SmallPartId } from './shelf/ids.ts';
 import {
+  adapterSchema,
   cableSchema,
   consumableSchema,
+  extensionSchema,
   fittingSchema,
   fuseSchema,
   plugSchema,
+  prechargeSchema,
   rimSchema,
   serviceSchema,
   toolSchema,
@@ -30,6 +34,10 @@ export const partSchemas = {
   cable: cableSchema,
   fuse: fuseSchema,
   plug: plugSchema,
+  control: controlSchema,
+  extension: extensionSchema,
+  adapter: adapterSchema,
+  precharge: prechargeSchema,
 };
 export type PartKind = keyof typeof partSchemas;
 export const partKinds = Object.keys(partSchemas) as PartKind[];
@@ -50,6 +58,10 @@ export const partSchema = z.union([
   cableSchema,
   fuseSchema,
   plugSchema,
+  controlSchema,
+  extensionSchema,
+  adapterSchema,
+  prechargeSchema,
 ]);
 export type Part = z.infer<typeof partSchema>;
 

@@ -78,6 +78,38 @@ export const plugSchema = z.object({
 });
 export type Plug = z.infer<typeof plugSchema>;
 
+/** An extension with a plug of one family at each end: it mates with both halves of the joint it is put into. */
+export const extensionSchema = z.object({
+  ...partBase,
+  kind: z.literal('extension'),
+  family: z.string().trim().min(1).max(40),
+  poles: z.int().min(1).max(16),
+  lengthM: positive.max(5),
+  amps: positive.max(500),
+});
+export type Extension = z.infer<typeof extensionSchema>;
+
+/** A short lead that joins two families, pole for pole or as its note says. */
+export const adapterSchema = z.object({
+  ...partBase,
+  kind: z.literal('adapter'),
+  from: z.object({ family: z.string().trim().min(1).max(40), poles: z.int().min(1).max(16) }),
+  to: z.object({ family: z.string().trim().min(1).max(40), poles: z.int().min(1).max(16) }),
+  amps: positive.max(500),
+  volts: positive.max(200),
+});
+export type Adapter = z.infer<typeof adapterSchema>;
+
+/** A lead with a resistor that fills a controller’s capacitors before the plug is pushed home. */
+export const prechargeSchema = z.object({
+  ...partBase,
+  kind: z.literal('precharge'),
+  ohm: positive.max(1000),
+  /** What the resistor bears for a second, W. */
+  watts: positive.max(2000),
+});
+export type Precharge = z.infer<typeof prechargeSchema>;
+
 /** A bare rim: bead seat, width inside and hole count; effective diameter for spokes where it is known. */
 export const rimSchema = z.object({
   ...partBase,

@@ -1,8 +1,9 @@
 import type { Finding } from '../fit/finding.ts';
 import { DONOR } from '../fit/judge.ts';
 import type { Taking } from '../build/remedy.ts';
-import { plannedArms } from '../vehicle/vehicle.ts';
+import { plannedArms, plannedWiring } from '../vehicle/vehicle.ts';
 import type { PlanContext } from '../vehicle/context.ts';
+import { wiringOf } from '../wiring/wiring.ts';
 import { priceOf, wantedParts, type Want, type WantedPart } from '../work/wanted.ts';
 
 /** What a conversion takes and costs: the one price, read by tally and worth alike. */
@@ -43,6 +44,9 @@ export function moneyOf(context: PlanContext, findings: readonly Finding[]): Mon
   const wants: Want[] = [
     ...chosenWants(context),
     ...plannedArms(build, context.kit).map((taking): Want => ({ taking, kind: 'planned', by: 'choice' })),
+    ...plannedWiring(build).map((taking): Want => ({ taking, kind: 'planned', by: 'wiring' })),
+    // Ties, sleeve, fuse: every conversion takes them, however it is wired.
+    ...(wiringOf(context)?.materials ?? []).map((taking): Want => ({ taking, kind: 'planned', by: 'wiring' })),
   ];
   let minutes = 0;
   for (const finding of findings) {

@@ -1,5 +1,4 @@
 import { neededRange } from '../build/brief.ts';
-import { nominalVolts } from '../pack/battery.ts';
 import { packLife, type PackLife } from '../pack/life.ts';
 import { voltsSuit } from '../pack/volts.ts';
 import { airDensity } from '../ride/roadLoad.ts';
@@ -9,7 +8,8 @@ import { cutRoute, simulate, type EnergyAccount, type RideResult, type RideTrace
 import type { SpreadJob } from '../ride/spread.ts';
 import { fullDrive, startGrade, steadyLoad } from '../ride/steady.ts';
 import type { RideSystem } from '../ride/system.ts';
-import { leadsHere } from '../layout/leadsHere.ts';
+import { cableCaution } from '../wiring/cableCaution.ts';
+import { wiringOf } from '../wiring/wiring.ts';
 import type { Caution } from '../safety/caution.ts';
 import { goingSafely } from '../safety/going.ts';
 import type { PlanContext } from '../vehicle/context.ts';
@@ -59,8 +59,6 @@ const emptyTrace = (): RideTrace => ({
 /** Hills count from this grade and this length. Source: project. */
 const HILL_GRADE = 0.035;
 const HILL_LENGTH = 40;
-/** Battery’s lead where the pack has no place yet, m. Source: project. */
-const COMMON_BATTERY_LEAD = 0.5;
 /** Seed of every spread, so that the same build gives the same answer. */
 const SEED = 20_260;
 
@@ -87,6 +85,7 @@ export function rideSheet(context: PlanContext): RideSheet | null {
   const wantedM = neededRange(build.brief);
   const rho = airDensity(system.air.altitudeM, system.air.temperatureC);
   const { vehicle } = system;
+  const power = wiringOf(context)?.power;
   const usableHalf = 1 - system.pack.usable / 2;
   const turn = trace.charge.findIndex((s) => s <= usableHalf);
   return {
@@ -96,17 +95,18 @@ export function rideSheet(context: PlanContext): RideSheet | null {
     account: once.account,
     hills: hillStarts(context, system, trace),
     scenarios: scenarios(build, system, route, wantedM),
-    cautions: goingSafely(context, {
-      massKg: vehicle.massKg,
-      cdaM2: vehicle.cdaM2,
-      crr: vehicle.crr,
-      rho,
-      speedMs: context.fastest.ms,
-      segments,
-      nominalVolts: nominalVolts(pack),
-      batteryLeadM: leadsHere(context, pack).find((l) => l.id === 'battery')?.lengthM ?? COMMON_BATTERY_LEAD,
-      trailerCrr: build.brief.trailer ? tyreRolling(build.brief.trailer.tyre) : 0,
-    }),
+    cautions: [
+      ...goingSafely(context, {
+        massKg: vehicle.massKg,
+        cdaM2: vehicle.cdaM2,
+        crr: vehicle.crr,
+        rho,
+        speedMs: context.fastest.ms,
+        segments,
+        trailerCrr: build.brief.trailer ? tyreRolling(build.brief.trailer.tyre) : 0,
+      }),
+      ...(power ? [cableCaution(power, pack)] : []),
+    ],
     life: packLife(pack, once.whPerKm, build.brief.temperatureC),
     job: { system, route, brief: build.brief, seed: SEED },
     wantedM,

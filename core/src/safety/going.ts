@@ -1,13 +1,5 @@
 import type { Build } from '../build/build.ts';
-import {
-  CABLE_DROP_MOST,
-  COPPER_OHM_MM2_PER_M,
-  FUSE_AT_LEAST,
-  FUSE_AT_MOST,
-  GRAVITY,
-  WET_STOPPING_WANTED,
-} from '../constants.ts';
-import type { Shelf } from '../parts/part.ts';
+import { GRAVITY, WET_STOPPING_WANTED } from '../constants.ts';
 import type { BrakeKind } from '../donor/donor.ts';
 import type { DonorGeometry } from '../donor/geometry.ts';
 import { amount, phrase } from '../quantity/format.ts';
@@ -159,47 +151,9 @@ export function tipCaution(
   };
 }
 
-/** Cables and fuses to choose from, thinnest first. */
-export type CableStock = Pick<Shelf, 'cable' | 'fuse'>;
-
-/** Cable from pack to controller: least size under 3 % drop and the size's limit, and the fuse between. */
-export function cableCaution(kit: Kit, pack: Pack, runM: number, nominalVolts: number, stock: CableStock): Caution {
-  const amps = kit.controller.batteryLimitA;
-  const drop = (mm2: number): number => (2 * runM * COPPER_OHM_MM2_PER_M * amps) / mm2;
-  const size =
-    stock.cable.find((c) => c.amps >= amps * FUSE_AT_LEAST && drop(c.mm2) / nominalVolts <= CABLE_DROP_MOST) ??
-    stock.cable.at(-1);
-  if (!size) throw new RangeError('no cable on the shelf');
-  const { mm2, amps: carries } = size;
-  const blows = stock.fuse.map((f) => f.amps);
-  const fuse =
-    blows.find((f) => f >= amps * FUSE_AT_LEAST && f <= amps * FUSE_AT_MOST) ??
-    blows.find((f) => f >= amps * FUSE_AT_LEAST);
-  const fits = fuse !== undefined && fuse <= carries;
-  return {
-    id: 'cable',
-    title: 'Battery cable and fuse',
-    state: fits ? 'fine' : 'care',
-    lines: [
-      { label: 'controller draws up to', value: phrase`${amount(amps, 'current')}` },
-      { label: 'cable, at least', value: phrase`${mm2} mm² over ${amount(runM, 'size', 0)}` },
-      {
-        label: 'drop, both ways',
-        value: phrase`${drop(mm2).toFixed(2)} V, ${amount(drop(mm2) / nominalVolts, 'grade')}`,
-      },
-      {
-        label: 'fuse by the battery',
-        value: fuse === undefined ? phrase`none of the common sizes` : phrase`${fuse} A`,
-      },
-    ],
-    why: phrase`Drop is 2·l·0.0172·I ÷ mm², kept under 3 %; the fuse is 1.25 to 1.5 times the controller’s ${amount(amps, 'current')} and below what ${mm2} mm² carries, ${amount(carries, 'current', 0)}. ${pack.name}’s own leads may be thicker.`,
-    ask: 'an electrician or a battery builder, before anything is opened or soldered',
-  };
-}
-
 /** Every caution of one build's ride. */
 export function goingSafely(
-  { build, geometry, kit, pack, asItWillBe, axleLoads: loads, added, shelf, stopping, trailer }: SafelyFrom,
+  { build, geometry, kit, pack, asItWillBe, axleLoads: loads, added, stopping, trailer }: SafelyFrom,
   ride: {
     massKg: number;
     cdaM2: number;
@@ -207,9 +161,6 @@ export function goingSafely(
     rho: number;
     speedMs: number;
     segments: readonly RideSegmentLike[];
-    nominalVolts: number;
-    /** Lead from battery to controller, m. */
-    batteryLeadM: number;
     /** Crr of the trailer’s tyres. */
     trailerCrr: number;
   },
@@ -241,7 +192,6 @@ export function goingSafely(
           ),
         ]
       : []),
-    cableCaution(kit, pack, ride.batteryLeadM, ride.nominalVolts, shelf),
   ];
 }
 
@@ -254,7 +204,6 @@ interface SafelyFrom {
   asItWillBe: { brakes: Brakes };
   axleLoads: AxleLoads;
   added: Added;
-  shelf: CableStock;
   stopping: Stopping | null;
   trailer: TrailerLoads | null;
 }

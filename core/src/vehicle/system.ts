@@ -16,6 +16,7 @@ import { tyreRadius, type TyreSize } from '../quantity/tyre.ts';
 import type { RideSystem } from '../ride/system.ts';
 import { packHealth } from '../pack/health.ts';
 import { trailerLoads } from '../safety/trailer.ts';
+import { misread } from './asSet.ts';
 import { helpOf } from './assist.ts';
 import type { Vehicle } from './vehicle.ts';
 
@@ -64,9 +65,15 @@ export function legsW(build: Build, kit: Kit): number {
   );
 }
 
-/** Speed at which help ends, m/s: as set, else the kit’s own; undefined where nothing limits it. */
-export function assistLimit(build: Build, vehicle: Pick<Vehicle, 'kit'>): number | undefined {
-  return build.choice.assistLimitMs ?? vehicle.kit?.assistLimitMs;
+/**
+ * Speed at which help ends, m/s: as set, else the kit’s own, as its wheel is counted; undefined where nothing limits
+ * it.
+ */
+export function assistLimit(build: Build, { kit }: Pick<Vehicle, 'kit'>): number | undefined {
+  const { choice } = build;
+  const limit = choice.assistLimitMs ?? kit?.assistLimitMs;
+  // Only the kit that was set reads as it was set.
+  return limit === undefined || kit?.id !== choice.kitId || !kit ? limit : limit * misread(build, kit);
 }
 
 /** The ride model's inputs for a vehicle with kit and pack. Throws where either is missing. */

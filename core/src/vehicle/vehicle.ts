@@ -1,7 +1,7 @@
 import { peopleAboard } from '../build/brief.ts';
 import type { Build } from '../build/build.ts';
 import { ownMass } from '../build/ownMass.ts';
-import { mergedTakings, type Taking } from '../build/remedy.ts';
+import { mergedTakings, takingKey, type RemedyPlace, type Taking } from '../build/remedy.ts';
 import { ARM_BORE } from '../constants.ts';
 import { commonFrame } from '../donor/common.ts';
 import type { Cluster, HubGear, Ring } from '../parts/gearParts.ts';
@@ -66,6 +66,30 @@ export function plannedArms(build: Build, kit: Kit | null): Taking[] {
       },
     ];
   return kit.mid && build.schools.midArm === 'always' ? [{ part: 'reaction-arm', count: 1, place: 'bracket' }] : [];
+}
+
+/** What was chosen of wiring by name: controls, levers, extensions, adapter and pre-charge lead, each as often as it is used. */
+export function plannedWiring({ wiring }: Build): Taking[] {
+  const ids: [string | null, RemedyPlace][] = [
+    ...Object.entries(wiring.parts).map(([box, id]): [string | null, RemedyPlace] => [
+      id,
+      box === 'cadence' ? 'bracket' : box === 'speed' ? 'rear wheel' : 'bar',
+    ]),
+    [wiring.levers.left.part, 'left lever'],
+    [wiring.levers.right.part, 'right lever'],
+    ...Object.values(wiring.leads).map((l): [string | null, RemedyPlace] => [l.leftOff ? null : l.extension, 'leads']),
+    [wiring.power.adapter, 'leads'],
+    [wiring.power.precharge, 'leads'],
+    [wiring.power.disconnects ? 'disconnect-pair' : null, 'leads'],
+  ];
+  const out = new Map<string, Taking>();
+  for (const [part, place] of ids) {
+    if (part === null) continue;
+    const key = takingKey({ part, place, count: 1 });
+    const before = out.get(key);
+    out.set(key, { part, place, count: (before?.count ?? 0) + 1 });
+  }
+  return [...out.values()];
 }
 
 /** Mass of parts taken, kg, by the shelf; a part that it does not know counts nothing. */
@@ -152,7 +176,7 @@ export function resolveVehicle(build: Build, shelf: Shelf, parts: VehicleParts):
   const { kit, pack, ring, cluster, hubGear, taken } = parts;
   const { newWheels } = build.choice;
   // Merged as the price is: an arm that is planned and wanted by a remedy too is one arm.
-  const fittings = mergedTakings([...plannedArms(build, kit), ...taken]);
+  const fittings = mergedTakings([...plannedArms(build, kit), ...plannedWiring(build), ...taken]);
   const masses = massLines(build, shelf, parts, fittings);
   return {
     kit,

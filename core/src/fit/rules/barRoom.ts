@@ -1,4 +1,4 @@
-import { barLayout } from '../../layout/planView.ts';
+import { barItems } from '../../wiring/bar.ts';
 import { amount, capital, phrase } from '../../quantity/format.ts';
 import { ruleFigure, type Rule } from '../rule.ts';
 import { kitRule } from '../say.ts';
@@ -16,7 +16,7 @@ function barRoom(side: 'left' | 'right'): Rule {
       uses: [barItem, 'gripLength', shiftItem, leverItem],
       source: 'Grip, lever, shifter, throttle and keypad laid out along the straight of the bar.',
     },
-    ({ build }, kit, say) => {
+    ({ build, shelf }, kit, say) => {
       const shape = build.donor.survey.barShape?.value;
       if (shape === 'drop' || shape === 'sideSticks') return null;
       const straight = say.need(barItem);
@@ -29,7 +29,7 @@ function barRoom(side: 'left' | 'right'): Rule {
           phrase`The kit’s data does not list its controls.`,
           askFor('the length of throttle and keypad along the bar'),
         );
-      const things = barLayout(build.donor.survey, side, kit);
+      const things = barItems(build, kit, side, shelf);
       const sum = things.reduce((total, t) => total + t.lengthM, 0);
       const list = things.map((t) => `${t.what} ${Math.round(t.lengthM * 1000)}`).join(', ');
       say.because(ruleFigure('Laid out from the end, mm', list), ruleFigure('Together', amount(sum, 'size')));

@@ -8,7 +8,7 @@ export const cableRun = kitRule(
   {
     id: 'cable-run',
     words: 'Cable runs',
-    group: 'frame',
+    group: 'leads',
     uses: ['cableRun', 'cablePort'],
     source: 'Workshop practice; a plug must pass the port it is led through.',
   },

@@ -8,7 +8,7 @@ export const cutoffLevers = kitRule(
   {
     id: 'cutoff-levers',
     words: 'Brake cut-offs',
-    group: 'brakes',
+    group: 'levers',
     uses: ['leftLever', 'rightLever', 'rearBrake'],
     source: 'Each lever cuts the motor by itself: new lever, in-line sensor or stick-on magnet, whichever it allows.',
     school: 'cutoffs',

@@ -6,7 +6,7 @@ export const hingeSlack = kitRule(
   {
     id: 'hinge-slack',
     words: 'Leads at the hinge',
-    group: 'frame',
+    group: 'leads',
     uses: ['foldSlack'],
     source: 'The hinge shears whatever is led straight over it.',
   },

@@ -7,7 +7,7 @@ export const parkingLock = kitRule(
   {
     id: 'parking-lock',
     words: 'Parking lock',
-    group: 'brakes',
+    group: 'levers',
     uses: ['parkingLock'],
     source: 'A trike stands by itself and rolls by itself; a heavier one more so.',
   },

@@ -87,7 +87,7 @@ export const schoolRules: readonly Rule[] = [
       says,
     );
   }),
-  schoolRule('levers', 'lever-school', 'brakes', (_context, kit, say, mine) => {
+  schoolRule('levers', 'lever-school', 'levers', (_context, kit, say, mine) => {
     const brings = kit.controls?.cutoffs;
     if (brings === undefined || brings === 'none') return null;
     say.because(
@@ -118,7 +118,7 @@ export const schoolRules: readonly Rule[] = [
         )
       : say.fits(brings === 'levers' ? 'The kit’s levers' : 'Your levers, with its sensors', says);
   }),
-  schoolRule('brakeLever', 'electric-brake-school', 'brakes', (context, kit, say, mine) => {
+  schoolRule('brakeLever', 'electric-brake-school', 'levers', (context, kit, say, mine) => {
     const regen = kit.motor.regenA;
     if (regen === undefined || kit.motor.freewheels) return null;
     const { pack } = context;
@@ -228,7 +228,7 @@ export const schoolRules: readonly Rule[] = [
         )
       : say.fits('The chain stays while the gauge says so', says);
   }),
-  schoolRule('entry', 'entry-school', 'frame', ({ build }, _kit, say, mine) => {
+  schoolRule('entry', 'entry-school', 'leads', ({ build }, _kit, say, mine) => {
     say.because(ruleFigure('Ridden for', purposeWords[build.brief.purpose]));
     const wet =
       build.brief.purpose === 'commute' || build.brief.purpose === 'touring' || build.brief.purpose === 'load';
@@ -240,7 +240,7 @@ export const schoolRules: readonly Rule[] = [
     });
     return say.fits(mine === 'sealed' ? 'Leads sealed straight in' : 'A drip loop below each entry', says);
   }),
-  schoolRule('leads', 'lead-school', 'frame', ({ build }, kit, say, mine) => {
+  schoolRule('leads', 'lead-school', 'leads', ({ build }, kit, say, mine) => {
     const port = build.donor.survey.cablePort?.value;
     const plug = kit.controls?.plugM;
     if (plug === undefined) return null;

@@ -7,7 +7,7 @@ export const twoCableLever = kitRule(
   {
     id: 'two-cable-lever',
     words: 'Two-cable levers',
-    group: 'brakes',
+    group: 'levers',
     uses: ['leverCables', 'parkingLock'],
     source: 'A kit’s lever pulls one cable and holds no parking lock.',
   },

@@ -3,10 +3,12 @@ import type { Shelf } from '../part.ts';
 import { clusters } from './clusters.ts';
 import { consumables } from './consumables.ts';
 import { directRearHubs } from './directRearHubs.ts';
-import { cables, fuses, plugs } from './electrics.ts';
+import { controls } from './controls.ts';
+import { adapters, cables, extensions, fuses, plugs, precharges } from './electrics.ts';
 import { fittings } from './fittings.ts';
 import { frontHubs } from './frontHubs.ts';
 import { gearedRearHubs } from './gearedRearHubs.ts';
+import { withLeads, withPlugs } from './kitLeads.ts';
 import { midDrives } from './midDrives.ts';
 import { packs } from './packs.ts';
 import { rings } from './rings.ts';
@@ -17,8 +19,8 @@ import { hubGears, rims } from './wheels.ts';
 
 /** The starter shelf: invented makers and parts, with plausible and varied figures. */
 export const starterShelf: Shelf = {
-  kit: [...frontHubs, ...gearedRearHubs, ...directRearHubs, ...midDrives, ...sideKits],
-  pack: packs,
+  kit: [...frontHubs, ...gearedRearHubs, ...directRearHubs, ...midDrives, ...sideKits].map(withLeads),
+  pack: packs.map(withPlugs),
   ring: rings,
   cluster: clusters,
   hubGear: hubGears,
@@ -30,5 +32,9 @@ export const starterShelf: Shelf = {
   cable: cables,
   fuse: fuses,
   plug: plugs,
+  control: controls,
+  extension: extensions,
+  adapter: adapters,
+  precharge: precharges,
   laws: legalClasses,
 };

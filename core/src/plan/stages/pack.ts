@@ -3,8 +3,7 @@ import type { Finding } from '../../fit/finding.ts';
 import { holdsBack } from '../../fit/override.ts';
 import { placementFinding } from '../../fit/rules/packPlace.ts';
 import { balanceOf, weightBudget, type Balance, type WeightBudget } from '../../layout/balance.ts';
-import { placeController, type Lead } from '../../layout/controller.ts';
-import { leadsHere } from '../../layout/leadsHere.ts';
+import { placeController } from '../../layout/controller.ts';
 import { frameRoom } from '../../layout/frameRoom.ts';
 import { chosenPlacement, middleOf, packPlacements, type PackPlacement } from '../../layout/packPlacement.ts';
 import { packShape, type LoadShape } from '../../layout/packShape.ts';
@@ -35,7 +34,6 @@ export interface PlanLayout {
     clearances: Clearance[];
   } | null;
   controller: { lies: Placement; outline: Point[]; airy: boolean } | null;
-  leads: Lead[];
   balance: Balance;
   budget: WeightBudget;
   /** What the wheels thought of would do; null where none are. */
@@ -86,7 +84,6 @@ function layOut(context: PlanContext, drive: DrivePart): PlanLayout {
     controller: controller
       ? { lies: controller.lies, outline: outlineOf(controller.shape, controller.lies), airy: controller.airy }
       : null,
-    leads: leadsHere(context, pack),
     balance: balanceOf(
       build,
       geometry,

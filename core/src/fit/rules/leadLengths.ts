@@ -1,0 +1,130 @@
+import type { Taking } from '../../build/remedy.ts';
+import { amount, phrase, type Phrase } from '../../quantity/format.ts';
+import type { RoutedLead } from '../../wiring/leads.ts';
+import { wiringOf } from '../../wiring/wiring.ts';
+import { partData, ruleFigure } from '../rule.ts';
+import { kitRule } from '../say.ts';
+import { askFor, buy, look, take, work } from '../remedies.ts';
+
+/** Several leads in a few words, with what each lacks or has over. */
+function listed(leads: readonly RoutedLead[]): Phrase {
+  return leads.flatMap((l, i) => [
+    ...(i === 0 ? [] : ['; ']),
+    `${l.what.toLowerCase()} `,
+    amount(l.suppliedM ?? 0, 'size', 0),
+    ' of ',
+    amount(l.neededM, 'size', 0),
+  ]);
+}
+
+const extensionsOf = (short: readonly RoutedLead[]): Taking[] =>
+  short.flatMap((l) => (l.fix?.extension ? [{ part: l.fix.extension.id, count: 1, place: 'leads' as const }] : []));
+
+/** Same extension wanted twice is two of them. */
+function counted(takings: readonly Taking[]): Taking[] {
+  const sum = new Map<string, Taking>();
+  for (const t of takings) {
+    const before = sum.get(t.part);
+    sum.set(t.part, before ? { ...before, count: before.count + t.count } : t);
+  }
+  return [...sum.values()];
+}
+
+/** Every lead on its own way: long enough with lock, fold and travel, or what makes it so. */
+export const leadLengths = kitRule(
+  {
+    id: 'lead-lengths',
+    words: 'Lead lengths',
+    group: 'leads',
+    uses: ['headToBracket', 'lockSlack', 'foldSlack', 'chainstayLength', 'wheelbase', 'bracketHeight', 'bracketReach'],
+    source:
+      'docs/models.md, leads: way along the tubes + lock + fold + travel + drip loops + plugs, against what is supplied.',
+    dear: true,
+  },
+  (context, kit, say) => {
+    const { build } = context;
+    const found = wiringOf(context);
+    if (!found) return null;
+    const loom = kit.wiring ?? kit.controls;
+    if (!loom)
+      return say.open(
+        'Lead lengths not known',
+        phrase`The kit’s data does not say how long its leads are.`,
+        askFor('the length of each lead and what its plug is'),
+      );
+    say.need('headToBracket');
+    say.need('lockSlack');
+    if (build.donor.kind === 'folding') say.need('foldSlack');
+    const short = found.leads.filter((l) => l.verdict === 'short');
+    const close = found.leads.filter((l) => l.verdict === 'measure');
+    const over = found.leads.filter((l) => l.verdict === 'surplus');
+    const known = found.leads.filter((l) => l.spareM !== null);
+    if (known.length === 0)
+      return say.open(
+        'Lead lengths not known',
+        phrase`The kit’s data does not say how long its leads are.`,
+        askFor('the length of each lead and what its plug is'),
+      );
+    const tightest = known.reduce((a, b) => ((b.spareM ?? 0) < (a.spareM ?? 0) ? b : a));
+    say.because(
+      partData(`${tightest.what}, supplied`, amount(tightest.suppliedM ?? 0, 'size', 0)),
+      ruleFigure('It needs', amount(tightest.neededM, 'size', 0)),
+      ruleFigure('Good to', amount(tightest.bandM, 'size', 0)),
+    );
+    if (short.length > 0) {
+      const takes = counted(extensionsOf(short));
+      const loose = short.filter((l) => !l.fix?.extension);
+      const splice = short.filter((l) => l.splices);
+      return say.rework(
+        short.length === 1 ? `${short[0]?.what ?? 'A lead'} too short` : `${short.length} leads too short`,
+        [...listed(short), '. Longest first: an extension with the same plugs, never a stretched lead.'],
+        ...(takes.length > 0 && loose.length === 0
+          ? [
+              buy(
+                'extension',
+                phrase`${takes.length === 1 && takes[0]?.count === 1 ? 'An extension' : 'Extensions'} with the same plugs, the next length that reaches.`,
+                takes,
+                { work: 5 * short.length },
+              ),
+            ]
+          : []),
+        ...(splice.length === short.length
+          ? [
+              work(
+                'splice',
+                phrase`Cut and splice in cable of the same cores, one joint a core, staggered and sleeved.`,
+                30 * short.length,
+                {
+                  takes: take('splice', 'leads', short.length),
+                },
+              ),
+            ]
+          : []),
+        ...(loose.length > 0
+          ? [
+              work(
+                'longer-lead',
+                phrase`No extension of that plug is on the shelf: have ${loose.map((l) => l.what.toLowerCase()).join(' and ')} made longer, or move the controller nearer.`,
+                60,
+                { takes: take('splice', 'leads', loose.length) },
+              ),
+            ]
+          : []),
+      );
+    }
+    if (close.length > 0)
+      return say.open(
+        close.length === 1
+          ? `${close[0]?.what ?? 'A lead'} just about reaches`
+          : `${close.length} leads just about reach`,
+        [...listed(close), '. The difference is less than the way can be told from the survey.'],
+        look('string', phrase`Lay a string along its way, bar at full lock, and write the length in the lead’s line.`),
+      );
+    return say.fits(
+      'Every lead reaches',
+      over.length > 0
+        ? phrase`${String(over.length)} ${over.length === 1 ? 'has' : 'have'} more than 150 mm over, each with a place to stow it; the tightest, ${tightest.what.toLowerCase()}, has ${amount(tightest.spareM ?? 0, 'size', 0)} to spare.`
+        : phrase`The tightest, ${tightest.what.toLowerCase()}, has ${amount(tightest.spareM ?? 0, 'size', 0)} to spare.`,
+    );
+  },
+);

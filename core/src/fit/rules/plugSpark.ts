@@ -1,0 +1,50 @@
+import { amount, phrase } from '../../quantity/format.ts';
+import { SPARK_MOST } from '../../wiring/power.ts';
+import { wiringOf } from '../../wiring/wiring.ts';
+import { partData, ruleFigure } from '../rule.ts';
+import { kitRule } from '../say.ts';
+import { buy, ask } from '../remedies.ts';
+
+/** What jumps when the battery’s plug is pushed home. */
+export const plugSpark = kitRule(
+  {
+    id: 'plug-spark',
+    words: 'Spark at the plug',
+    group: 'power',
+    uses: [],
+    source: 'docs/models.md, spark: ½·C·V²; above half a joule it pits the contacts.',
+  },
+  (context, _kit, say) => {
+    const power = wiringOf(context)?.power;
+    if (!power) return null;
+    const { spark, capacitance } = power;
+    say.because(
+      partData('Capacitors', `${(capacitance.farad * 1000).toFixed(2)} mF${capacitance.known ? '' : ', taken'}`),
+      ruleFigure('Spark', amount(spark.joules, 'ratio', 2)),
+    );
+    const sum = phrase`½ · ${(capacitance.farad * 1000).toFixed(2)} mF · (${amount(power.fullVolts, 'voltage')})² is ${spark.joules.toFixed(2)} J${capacitance.known ? '' : '; the kit’s data names no capacitors, 1 mF is taken'}.`;
+    const pre = spark.precharge;
+    if (!pre) return say.fits('Little spark at the plug', [...sum, ` Under ${SPARK_MOST} J it is left as it is.`]);
+    const had = [context.build.wiring.power.precharge, ...context.taken.map((t) => t.part)];
+    const chosen = had.some((id) => id?.startsWith('precharge') === true);
+    if (chosen) return say.fits('The spark is tamed', [...sum, ` A pre-charge lead is part of the plan.`]);
+    return say.rework(
+      'A spark at the plug',
+      [
+        ...sum,
+        ` Above ${SPARK_MOST} J the contacts pit: ${pre.ohm} Ω first, ${pre.seconds.toFixed(1)} s, then the plug; the resistor takes ${Math.round(pre.watts)} W for an instant.`,
+      ],
+      ...(pre.part
+        ? [
+            buy(
+              'precharge',
+              phrase`A pre-charge lead of ${String(pre.ohm)} Ω.`,
+              { part: pre.part, count: 1, place: 'leads' },
+              { work: 10 },
+            ),
+          ]
+        : []),
+      ask('switch', phrase`Ask the pack’s seller whether its switch charges them softly by itself.`),
+    );
+  },
+);

@@ -1,0 +1,72 @@
+import { amount, phrase } from '../../quantity/format.ts';
+import { FUSE_WITHIN } from '../../wiring/power.ts';
+import { wiringOf } from '../../wiring/wiring.ts';
+import { partData, ruleFigure } from '../rule.ts';
+import { kitRule } from '../say.ts';
+import { askFor, choose, work } from '../remedies.ts';
+
+/** The battery’s lead: copper for its amps and drop, a fuse it can carry, plugs that bear the fuse. */
+export const powerLead = kitRule(
+  {
+    id: 'power-lead',
+    words: 'Battery cable and fuse',
+    group: 'power',
+    uses: [],
+    source:
+      'docs/models.md, cables and fuses: cautious workshop values for copper in a bundle, 3 % drop, fuse from 1.25 times the limit.',
+  },
+  (context, kit, say) => {
+    const { pack } = context;
+    if (!pack) return null;
+    const power = wiringOf(context)?.power;
+    if (!power) return null;
+    say.because(
+      partData('Battery limit', amount(kit.controller.batteryLimitA, 'current', 0)),
+      ruleFigure('Cable, at least', `${power.wantedMm2} mm²`),
+      ruleFigure('Drop', amount(power.dropShare, 'share', 1)),
+    );
+    if (power.fuseA === null)
+      return say.rework(
+        'No fuse breaks that much',
+        phrase`${amount(power.amps, 'current', 0)} at ${amount(power.fullVolts, 'voltage')} full: none on the shelf is made for both.`,
+        choose('less', phrase`A kit of less current, or have an electrician choose the fuse.`),
+      );
+    say.because(ruleFigure('Fuse', amount(power.fuseA, 'current', 0)));
+    if (power.leadMm2 === null)
+      return say.open(
+        'The battery lead’s copper is not known',
+        phrase`${String(power.wantedMm2)} mm² is wanted over ${amount(power.lengthM, 'size', 0)} for a fuse of ${amount(power.fuseA, 'current', 0)}.`,
+        askFor('the cross-section of the battery lead, mm²'),
+      );
+    if (power.weakest && power.weakest.amps < power.fuseA)
+      return say.rework(
+        'A plug weaker than the fuse',
+        phrase`The fuse is ${amount(power.fuseA, 'current', 0)}, ${power.weakest.what} bears ${amount(power.weakest.amps, 'current', 0)}: the plug would melt first.`,
+        work('stronger-plug', phrase`Put plugs that bear the fuse on both halves, or have the limit set lower.`, 40, {
+          takes: { part: 'plug-bullet-pair-2', count: 1, place: 'leads' },
+        }),
+      );
+    if (power.carriesA < power.fuseA || power.thin)
+      return say.rework(
+        'The battery lead is thin for its fuse',
+        phrase`${String(power.mm2)} mm² carries ${amount(power.carriesA, 'current', 0)} in a bundle and drops ${amount(power.dropShare, 'share', 1)} over ${amount(power.lengthM, 'size', 0)}; the fuse is ${amount(power.fuseA, 'current', 0)}: ${String(power.wantedMm2)} mm² wanted.`,
+        work(
+          'thicker',
+          phrase`Cable of ${String(power.wantedMm2)} mm², plus and minus, as short as its way allows.`,
+          45,
+          {
+            takes: {
+              part: `cable-${String(power.wantedMm2).replace('.', '-')}`,
+              count: Math.max(1, Math.ceil(2 * power.lengthM)),
+              place: 'leads',
+            },
+          },
+        ),
+        choose('lower-limit', phrase`Set the battery current lower, on the settings sheet.`),
+      );
+    return say.fits(
+      'Battery lead, fuse and plugs agree',
+      phrase`${String(power.mm2)} mm² over ${amount(power.lengthM, 'size', 0)} drops ${amount(power.dropV, 'voltage', 2)}, ${amount(power.dropShare, 'share', 1)}; fuse ${amount(power.fuseA, 'current', 0)} within ${amount(FUSE_WITHIN, 'size', 0)} of the pack’s plus.`,
+    );
+  },
+);

@@ -1,0 +1,188 @@
+import type { Build } from '../build/build.ts';
+import { usualLead } from '../build/wiring.ts';
+import type { Control } from '../parts/controls.ts';
+import type { Kit } from '../parts/kit.ts';
+import { mates, type BoxId, type Lead, type PlugEnd, type Socket } from '../parts/leads.ts';
+import type { Pack } from '../parts/pack.ts';
+import { partById, type Shelf } from '../parts/part.ts';
+
+/** How a lead's plug meets what it goes into. */
+export type Joint =
+  | { is: 'mates' }
+  | { is: 'adapter'; adapter: string | null; chosen: boolean }
+  | { is: 'none'; why: string }
+  | { is: 'unknown' };
+
+/** A lead as it will be wired: the kit's, or that of a part put in its place. */
+export interface WiredLead extends Omit<Lead, 'lengthM' | 'ends' | 'amps' | 'mm2'> {
+  /** Null where no data says. */
+  lengthM: number | null;
+  mm2: number | null;
+  amps: number | null;
+  /** Its own plug, and the half it goes into. */
+  plug: PlugEnd | null;
+  socket: PlugEnd | null;
+  joint: Joint;
+  /** Part in place of the kit's, by id. */
+  part: string | null;
+  /** Plugs along it, for their length. */
+  plugs: number;
+}
+
+const other = (sex: PlugEnd['sex']): PlugEnd['sex'] => (sex === 'pins' ? 'holes' : 'pins');
+const mateOf = (plug: PlugEnd): PlugEnd => ({ ...plug, sex: other(plug.sex) });
+
+/** How two halves meet, by an adapter of the shelf where they are not of one family. */
+export function jointOf(plug: PlugEnd | null, socket: PlugEnd | null, shelf: Shelf, chosen: readonly string[]): Joint {
+  if (!plug || !socket) return { is: 'unknown' };
+  if (mates(plug, socket)) return { is: 'mates' };
+  if (plug.family === socket.family && plug.poles === socket.poles)
+    return { is: 'none', why: `both halves have ${plug.sex}` };
+  const fits = (a: { family: string; poles: number }, b: PlugEnd): boolean =>
+    a.family === b.family && a.poles === b.poles;
+  const found = shelf.adapter.find(
+    (a) => (fits(a.from, plug) && fits(a.to, socket)) || (fits(a.to, plug) && fits(a.from, socket)),
+  );
+  return { is: 'adapter', adapter: found?.id ?? null, chosen: found !== undefined && chosen.includes(found.id) };
+}
+
+/** Controls chosen in place of the kit's or besides it, by the box they are. */
+export function chosenControls(build: Build, shelf: Shelf): Map<BoxId, Control> {
+  const out = new Map<BoxId, Control>();
+  const put = (box: BoxId, id: string | null): void => {
+    const part = id === null ? undefined : partById(shelf, id);
+    if (part?.kind === 'control') out.set(box, part);
+  };
+  const { parts, levers } = build.wiring;
+  for (const box of [
+    'display',
+    'keypad',
+    'throttle',
+    'cadence',
+    'speed',
+    'shift',
+    'frontLamp',
+    'rearLamp',
+    'horn',
+  ] as const)
+    put(box, parts[box]);
+  put('leftLever', levers.left.part);
+  put('rightLever', levers.right.part);
+  return out;
+}
+
+const bare = (id: string, what: string, from: BoxId, to: BoxId, lengthM: number | null): WiredLead => ({
+  id,
+  what,
+  from,
+  to,
+  lengthM,
+  mm2: null,
+  amps: null,
+  volts: 60,
+  colour: 'black',
+  cores: [],
+  splices: id === 'motor' || id === 'battery',
+  plug: null,
+  socket: null,
+  joint: { is: 'unknown' },
+  part: null,
+  plugs: 1,
+});
+
+/** Leads of a kit of which no list is known: those any kit has, without lengths but the loom's. */
+function commonLeads(kit: Kit): WiredLead[] {
+  const own = kit.controller.place === 'its own box';
+  const brain: BoxId = own ? 'controller' : 'motor';
+  return [
+    bare('battery', 'Battery lead', 'pack', brain, null),
+    ...(own ? [bare('motor', 'Motor lead', brain, 'motor', null)] : []),
+    bare('loom', 'Loom to the bar', brain, 'junction', kit.controls?.loomM ?? null),
+  ];
+}
+
+/** Which socket a control in place of the kit's goes into: that of the lead it replaces, or a free one. */
+function socketFor(kit: Kit, box: BoxId): { from: BoxId; plug: PlugEnd } | null {
+  const lead = kit.wiring?.leads.find((l) => l.to === box);
+  if (lead?.ends.from) return { from: lead.from, plug: mateOf(lead.ends.from) };
+  const free = kit.wiring?.sockets.find((s) => s.serves === box);
+  return free ? { from: free.box, plug: free.plug } : null;
+}
+
+/** Every lead of a conversion as it will be wired, the kit's first, in the order its data has them. */
+export function wiredLeads(
+  build: Build,
+  kit: Kit,
+  pack: Pack | null,
+  shelf: Shelf,
+  taken: readonly string[] = [],
+): WiredLead[] {
+  const own = chosenControls(build, shelf);
+  const off = (id: string): boolean => (build.wiring.leads[id] ?? usualLead()).leftOff;
+  const { adapter } = build.wiring.power;
+  const had = adapter === null ? taken : [...taken, adapter];
+  const kits = (kit.wiring?.leads ?? []).map((lead): WiredLead => {
+    const part = own.get(lead.to);
+    const battery = lead.id === 'battery';
+    const plug = part ? part.plug : lead.ends.from;
+    // The kit's own lead goes into the kit's own socket; into the pack's, where it is the battery's.
+    const socket = battery ? (pack?.discharge?.plug ?? null) : lead.ends.from ? mateOf(lead.ends.from) : null;
+    const longer = battery ? (pack?.discharge?.leadM ?? 0) : 0;
+    return {
+      ...lead,
+      lengthM: part ? part.tailM : lead.lengthM + longer,
+      ...(part ? { mm2: 0.2, amps: 1 } : {}),
+      what: part ? part.name : lead.what,
+      plug,
+      socket,
+      joint: jointOf(plug, socket, shelf, had),
+      part: part?.id ?? null,
+      plugs: (lead.ends.from ? 1 : 0) + (lead.ends.to ? 1 : 0),
+    };
+  });
+  const leads = kit.wiring ? kits : commonLeads(kit);
+  // Lamps, horns and sensors that the kit did not bring, in the sockets it leaves free.
+  for (const [box, part] of own) {
+    if (leads.some((l) => l.to === box) || part.plug === null) continue;
+    const goes = socketFor(kit, box);
+    leads.push({
+      ...bare(
+        box,
+        part.name,
+        goes?.from ?? (kit.controller.place === 'its own box' ? 'controller' : 'motor'),
+        box,
+        part.tailM,
+      ),
+      mm2: 0.2,
+      amps: 1,
+      plug: part.plug,
+      socket: goes?.plug ?? null,
+      joint: goes ? jointOf(part.plug, goes.plug, shelf, had) : { is: 'none', why: 'the kit leaves no socket for it' },
+      part: part.id,
+    });
+  }
+  return leads.filter((l) => !off(l.id));
+}
+
+/** Sockets that stay empty: each is listed, sealed and labelled. */
+export function freeSockets(build: Build, kit: Kit, shelf: Shelf): Socket[] {
+  const own = chosenControls(build, shelf);
+  const taken = new Set(own.keys());
+  const out: Socket[] = [];
+  for (const socket of kit.wiring?.sockets ?? []) {
+    // Two sockets may serve one box; one plug fills one of them.
+    if (socket.serves && taken.has(socket.serves) && !kit.wiring?.leads.some((l) => l.to === socket.serves))
+      taken.delete(socket.serves);
+    else out.push(socket);
+  }
+  for (const lead of kit.wiring?.leads ?? [])
+    if (build.wiring.leads[lead.id]?.leftOff && lead.ends.from)
+      out.push({
+        id: lead.id,
+        what: lead.what.toLowerCase(),
+        box: lead.from,
+        plug: mateOf(lead.ends.from),
+        serves: lead.to,
+      });
+  return out;
+}

@@ -1,0 +1,266 @@
+import { usualLead, type StowPlace } from '../build/wiring.ts';
+import { isProven } from '../donor/entry.ts';
+import { lengthOf, sub, type Point } from '../donor/frames/point.ts';
+import { chainLength, pointAlong } from '../donor/frames/chains.ts';
+import { kindTraits } from '../donor/kinds.ts';
+import { suspensionAt } from '../layout/suspension.ts';
+import { partById } from '../parts/part.ts';
+import type { Extension } from '../parts/smallParts.ts';
+import { wiredLeads, type WiredLead } from './asWired.ts';
+import { netOf, type Net, type WaysFrom } from './boxes.ts';
+import type { Hazard, WayEdge } from './ways.ts';
+
+/** Lead lost to each plug, each drip loop, and beside a pivot's own travel, m. Source: models, §10. */
+export const PLUG_TAKES = 0.05;
+export const LOOP_TAKES = 0.06;
+const PIVOT_TAKES = 0.03;
+/** More than this over is surplus that wants a place, m. Source: models, §10. */
+export const SURPLUS_FROM = 0.15;
+/** Slack at full lock and over a fold where nobody measured it, m. Source: project, common ones. */
+const COMMON_LOCK = 0.075;
+const COMMON_FOLD = 0.15;
+/** How far a way may be off, as a share: by a string, drawn from measured sizes, drawn from common ones. Source: project. */
+const WAY_ERROR = { string: 0.02, measured: 0.05, common: 0.12 } as const;
+/** How far a slack may be off, m: measured, and taken as common. Source: project. */
+const SLACK_ERROR = { measured: 0.01, common: 0.04 } as const;
+/** A way taken with a string along the very tubes, m. Source: project, tape and string. */
+const STRING_ERROR = 0.01;
+
+/** What a needed length is made of, m. */
+export interface LeadSum {
+  way: number;
+  lock: number;
+  fold: number;
+  travel: number;
+  loops: number;
+  plugs: number;
+  slideOff: number;
+}
+
+export const leadVerdicts = ['short', 'measure', 'surplus', 'right', 'unknown'] as const;
+export type LeadVerdict = (typeof leadVerdicts)[number];
+export const leadVerdictWords: Record<LeadVerdict, string> = {
+  short: 'too short',
+  measure: 'measure with a string',
+  surplus: 'surplus to stow',
+  right: 'right',
+  unknown: 'length not known',
+};
+
+/** A lead on its way, judged. Lengths in m. */
+export interface RoutedLead extends WiredLead {
+  /** From box to box, side view. */
+  points: Point[];
+  sum: LeadSum;
+  neededM: number;
+  /** How far the needed length may be off. */
+  bandM: number;
+  /** Its own length with what was put into it; null where no data says. */
+  suppliedM: number | null;
+  /** Supplied less needed. */
+  spareM: number | null;
+  verdict: LeadVerdict;
+  /** What would make a short one reach. */
+  fix: LeadFix | null;
+  /** Extension taken, or splice made. */
+  taken: { extension: Extension | null; spliceM: number } | null;
+  stow: { place: StowPlace; chosen: boolean; options: StowPlace[] } | null;
+  /** What it cannot help passing too near. */
+  near: Hazard['what'][];
+  /** Tubes it is tied along, in order. */
+  along: string[];
+  /** Pieces of tube it is tied to, so that what several share is tied once. */
+  pieces: { key: string; lengthM: number }[];
+}
+
+export interface LeadFix {
+  /** The least extension that reaches; null where none is sold that long, or the plug is not known. */
+  extension: Extension | null;
+  splices: boolean;
+  missingM: number;
+}
+
+/** Extensions of a lead's plug, shortest first. */
+export function extensionsFor(lead: Pick<WiredLead, 'plug'>, all: readonly Extension[]): Extension[] {
+  const { plug } = lead;
+  if (!plug) return [];
+  return all.filter((e) => e.family === plug.family && e.poles === plug.poles).sort((a, b) => a.lengthM - b.lengthM);
+}
+
+/** How much the way past a swinging rear end changes through its travel, m. */
+function travelTaken({ build, geometry }: WaysFrom, edges: readonly WayEdge[]): number {
+  const { survey } = build.donor;
+  if (!geometry.suspension) return 0;
+  const swings = (e: WayEdge): boolean => e.role === 'stay' || e.role === 'chainstay';
+  const at = edges.findIndex((e, i) => i > 0 && swings(e) !== swings(edges[i - 1] as WayEdge));
+  if (at < 0) return 0;
+  const fixed = (edges[at] as WayEdge).points[0] as Point;
+  const travelM = survey.rearTravel?.value ?? 0.13;
+  let [least, most] = [Infinity, 0];
+  for (let k = 0; k <= 10; k++) {
+    const pose = suspensionAt(geometry, travelM, k / 10);
+    if (!pose) return 0;
+    const d = lengthOf(sub(pose.axle, fixed));
+    least = Math.min(least, d);
+    most = Math.max(most, d);
+  }
+  return most - least + PIVOT_TAKES;
+}
+
+/** Places where surplus may be stowed, the best first; never round the head tube, never by the crank. */
+function stowOptions({ build, geometry: g }: WaysFrom, lead: WiredLead, pack: string | null): StowPlace[] {
+  const { kind } = build.donor;
+  const tail = lead.from === 'junction' || lead.from === 'display';
+  return [
+    ...(tail ? (['alongBar'] as const) : []),
+    ...(g.box && (lead.from === 'pack' || lead.from === 'controller') ? (['box'] as const) : []),
+    ...(pack === 'frameBag' || pack === 'topTube' ? (['bag'] as const) : []),
+    ...(kind === 'longtail' ? (['underDeck'] as const) : []),
+    'underTube',
+    ...(kindTraits[kind].seat === 'saddle' && kind !== 'deltaTrike' ? (['behindSeatTube'] as const) : []),
+  ];
+}
+
+const folded = (points: readonly Point[], hinge: Point): boolean => {
+  for (let i = 1; i < points.length; i++) {
+    const [a, b] = [points[i - 1] as Point, points[i] as Point];
+    const long = lengthOf(sub(b, a));
+    const d = lengthOf(sub(hinge, a)) + lengthOf(sub(hinge, b)) - long;
+    if (d < 1e-4) return true;
+  }
+  return false;
+};
+
+/** Whether sizes that a frame's drawing hangs on were measured. */
+function isDrawnFromTape({ build }: WaysFrom): boolean {
+  const { survey, kind } = build.donor;
+  const sizes = kindTraits[kind].boom
+    ? [survey.wheelbase, survey.bracketReach, survey.bracketHeight]
+    : [survey.wheelbase, survey.chainstayLength, survey.bracketHeight, survey.seatTubeLength];
+  return sizes.every((e) => isProven(e));
+}
+
+/** One lead on its way: needed, supplied, what follows. */
+export function routeLead(from: WaysFrom, net: Net, lead: WiredLead, packPlace: string | null): RoutedLead {
+  const { build, geometry: g } = from;
+  const { survey, kind } = build.donor;
+  const choice = build.wiring.leads[lead.id] ?? usualLead();
+  const stops = [lead.from, ...choice.way.map((_, i) => `${lead.id}:${i}`), lead.to];
+  const ends = endsAt(lead);
+  const edges = stops.slice(1).flatMap((to, i) => net.ways.route(stops[i] as string, to, ends));
+  const points = edges.flatMap((e, i) => (i === 0 ? e.points : e.points.slice(1)));
+  const drawn = edges.reduce((sum, e) => sum + e.lengthM, 0);
+  const byString = choice.stringM;
+  const way = byString ?? drawn;
+  const turns = edges.filter((e, i) => i > 0 && e.steers !== (edges[i - 1] as WayEdge).steers).length;
+  const lock = turns === 0 ? 0 : (survey.lockSlack?.value ?? COMMON_LOCK);
+  const folds = kind === 'folding' && g.hinge !== null && folded(points, g.hinge);
+  const fold = folds ? (survey.foldSlack?.value ?? COMMON_FOLD) : 0;
+  const sprung =
+    lead.to === 'motor' && from.kit.hub?.place === 'front' && survey.forkKind?.value === 'suspension'
+      ? (survey.forkTravel?.value ?? 0.08) + PIVOT_TAKES
+      : 0;
+  const travel = travelTaken(from, edges) + sprung;
+  const sealed = build.schools.entry === 'sealed';
+  const entries = [lead.from, lead.to].filter((b) => b === 'controller' || b === 'motor').length;
+  const loops = sealed ? 0 : entries * LOOP_TAKES;
+  const plugs = lead.plugs * PLUG_TAKES;
+  const slideOff = lead.from === 'pack' || lead.to === 'pack' ? (from.pack?.slideOffM ?? 0) : 0;
+  const sum: LeadSum = { way, lock, fold, travel, loops, plugs, slideOff };
+  const neededM = way + lock + fold + travel + loops + plugs + slideOff;
+
+  const share = net.calibrated && isProven(survey.headToBracket) ? WAY_ERROR.string : WAY_ERROR.common;
+  const wayError =
+    byString !== null
+      ? STRING_ERROR
+      : way * Math.min(share, isDrawnFromTape(from) ? WAY_ERROR.measured : WAY_ERROR.common);
+  const slackError = (is: number, e: Parameters<typeof isProven>[0]): number =>
+    is === 0 ? 0 : isProven(e) ? SLACK_ERROR.measured : SLACK_ERROR.common;
+  const bandM = Math.hypot(
+    wayError,
+    slackError(lock, survey.lockSlack),
+    slackError(fold, survey.foldSlack),
+    travel > 0 ? slackError(travel, survey.rearTravel) : 0,
+  );
+
+  const ext = extensionTaken(from, lead, choice.extension, neededM - bandM - (choice.spliceM ?? 0));
+  const spliceM = choice.spliceM ?? 0;
+  const suppliedM = lead.lengthM === null ? null : lead.lengthM + (ext?.lengthM ?? 0) + spliceM;
+  const spareM = suppliedM === null ? null : suppliedM - neededM;
+  const verdict: LeadVerdict =
+    spareM === null
+      ? 'unknown'
+      : spareM < -bandM
+        ? 'short'
+        : Math.abs(spareM) <= bandM
+          ? 'measure'
+          : spareM > SURPLUS_FROM
+            ? 'surplus'
+            : 'right';
+  const options = verdict === 'surplus' ? stowOptions(from, lead, packPlace) : [];
+  const place = choice.stow && options.includes(choice.stow) ? choice.stow : options[0];
+  const tied = edges.filter((e) => e.run !== 'a hop');
+  return {
+    ...lead,
+    points,
+    sum,
+    neededM,
+    bandM,
+    suppliedM,
+    spareM,
+    verdict,
+    fix: verdict === 'short' && spareM !== null ? fixFor(from, lead, -spareM + (ext?.lengthM ?? 0)) : null,
+    taken: ext || spliceM > 0 ? { extension: ext, spliceM } : null,
+    stow: place ? { place, chosen: place === choice.stow, options } : null,
+    near: [...new Set(edges.flatMap((e) => (e.near && e.near !== ends ? [e.near] : [])))],
+    along: tied.reduce<string[]>((list, e) => (list.at(-1) === e.run ? list : [...list, e.run]), []),
+    pieces: tied.map((e) => ({ key: [e.from, e.to].sort().join('|'), lengthM: e.lengthM })),
+  };
+}
+
+/** What a lead ends at and so cannot keep away from. */
+function endsAt({ from, to }: WiredLead): Hazard['what'] | null {
+  if (from === 'motor' || to === 'motor') return 'hot motor';
+  if (to === 'cadence') return 'crank';
+  return to === 'speed' ? 'tyre' : null;
+}
+
+function fixFor({ shelf }: WaysFrom, lead: WiredLead, missingM: number): LeadFix {
+  return {
+    extension: extensionsFor(lead, shelf.extension).find((e) => e.lengthM >= missingM - 1e-9) ?? null,
+    splices: lead.splices,
+    missingM,
+  };
+}
+
+/** The extension chosen for a lead; else the one that a remedy taken brought for it. */
+function extensionTaken(
+  { shelf, taken }: WaysFrom,
+  lead: WiredLead,
+  chosen: string | null,
+  leastM: number,
+): Extension | null {
+  if (chosen !== null) {
+    const part = partById(shelf, chosen);
+    return part?.kind === 'extension' ? part : null;
+  }
+  if (taken.length === 0 || lead.lengthM === null || lead.lengthM >= leastM) return null;
+  return extensionsFor(lead, shelf.extension).find((e) => taken.includes(e.id)) ?? null;
+}
+
+/** Every lead of a conversion on its way. */
+export function routedLeads(from: WaysFrom, packPlace: string | null): { net: Net; leads: RoutedLead[] } {
+  const { build } = from;
+  const net = netOf(from);
+  const wired = wiredLeads(build, from.kit, from.pack, from.shelf, from.taken).filter(
+    (l) => net.boxes.has(l.from) && net.boxes.has(l.to),
+  );
+  for (const lead of wired)
+    (build.wiring.leads[lead.id]?.way ?? []).forEach((p, i) => net.ways.hang(`${lead.id}:${i}`, { x: p.xM, y: p.yM }));
+  return { net, leads: wired.map((lead) => routeLead(from, net, lead, packPlace)) };
+}
+
+/** Where on its way a share of a lead lies: for a label or a corner to take hold of. */
+export function alongLead(lead: Pick<RoutedLead, 'points'>, share: number): Point {
+  return pointAlong(lead.points, chainLength(lead.points) * share);
+}
