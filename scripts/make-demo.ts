@@ -11,6 +11,7 @@ import {
   parseTyre,
   readGpx,
   surveyItem,
+  usualLead,
   writeBuildFile,
   type Build,
   type ConditionGrade,
@@ -665,6 +666,9 @@ const builds: Build[] = [
       b.donor.worth = { liking: 'loved', riderFit: 'good', donorPrice: 0, readyMadePrice: 1500, otherDonorPrice: 160 };
       b.donor.condition = condition(allSound);
       Object.assign(b.choice, { kitId: 'linnet-f250', packId: 'loaf-36-17', torqueArms: 2 });
+      // Rack to front wheel is a long way round the low tube: the battery's lead was lengthened, its plug adapted.
+      b.wiring.leads.battery = { ...usualLead, way: [], extension: 'extension-flat-pair-2-1200' };
+      b.wiring.power.adapter = 'adapter-flat-pair-2-to-bullet-pair-2';
     },
   ),
   build(

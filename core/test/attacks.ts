@@ -59,11 +59,11 @@ function refusal(problems: readonly ReadProblem[]): string | null {
 /** What is wrong with how a build is planned, whatever it holds; null where every figure is one. */
 function planned(build: Build, every: boolean): string | null {
   const context = planContext(build, starterShelf);
-  const { figures, money, gearing, pack, findings } = planChosen(context);
-  const { balance, budget, leads } = pack.layout;
+  const { figures, money, gearing, pack, findings, wiring } = planChosen(context);
+  const { balance, budget } = pack.layout;
   const told = findings.map((f) => [f.why, f.evidence, f.remedies]);
   const candidates = every ? judgeCandidates(context) : null;
-  return notFinite({ figures, money, gearing, band: pack.band, balance, budget, leads, told, candidates });
+  return notFinite({ figures, money, gearing, band: pack.band, balance, budget, wiring, told, candidates });
 }
 
 function attackBuild(document: unknown, every = false): string | null {

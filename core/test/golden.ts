@@ -65,7 +65,10 @@ export function planText(plan: BuildPlan): string {
   const { layout } = plan.pack;
   for (const p of layout.pack?.places ?? [])
     lines.push(`place ${p.place}: ${p.verdict} ${p.reason.kind} ${six(p.clearanceM ?? -1)} ± ${six(p.bandM)}`);
-  for (const l of layout.leads) lines.push(`lead ${l.name}: ${six(l.lengthM)}`);
+  for (const l of plan.wiring.all?.leads ?? [])
+    lines.push(
+      `lead ${l.id}: ${six(l.neededM)} ± ${six(l.bandM)}, ${l.suppliedM === null ? 'unknown' : six(l.suppliedM)} ${l.verdict}`,
+    );
   for (const m of layout.balance.points) lines.push(`mass ${m.id}: ${six(m.kg)} at ${six(m.x)} ${six(m.h)}`);
   for (const w of layout.balance.perWheel) lines.push(`wheel ${w.label}: ${six(w.beforeKg)} → ${six(w.nowKg)}`);
   lines.push(`weighs ${six(layout.budget.nowKg)} of ${layout.budget.targetKg ?? 'no target'}`);

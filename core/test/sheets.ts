@@ -117,8 +117,22 @@ export function sheetsText(build: Build): string {
   lay(layout.pack?.clearances ?? null, 'clearances', lines);
   lay(layout.controller, 'controller', lines);
   lay(
-    layout.leads.map(({ id, lengthM }) => ({ id, lengthM })),
-    'leads',
+    plan.wiring.all === null
+      ? null
+      : {
+          ...plan.wiring.all,
+          boxes: plan.wiring.all.boxes.map((b) => b.id),
+          leads: plan.wiring.all.leads.map(({ id, sum, neededM, bandM, suppliedM, verdict, along }) => ({
+            id,
+            sum,
+            neededM,
+            bandM,
+            suppliedM,
+            verdict,
+            along,
+          })),
+        },
+    'wiring',
     lines,
   );
   lay(layout.wheels ?? null, 'wheels', lines);

@@ -180,4 +180,5 @@ export type WiringChoice = z.infer<typeof wiringSchema>;
 
 /** Where a new build starts: nothing moved, nothing set. */
 export const usualWiring = (): WiringChoice => wiringSchema.parse({});
-export const usualLead = (): LeadChoice => leadChoiceSchema.parse({});
+/** A lead nothing was decided of. */
+export const usualLead: Readonly<LeadChoice> = Object.freeze(leadChoiceSchema.parse({}));

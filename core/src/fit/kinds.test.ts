@@ -1,5 +1,6 @@
 import { expect } from 'chai';
 import type { Build } from '../build/build.ts';
+import { usualLead, type Member } from '../build/wiring.ts';
 import { usualRider, usualTrailer, type Seat } from '../build/brief.ts';
 import type { Verdict } from '../verdict.ts';
 import { derailleur9, disc, hubGear } from '../../test/city.ts';
@@ -32,6 +33,27 @@ const onRack = ({ build }: World): void => {
   build.choice.packPlace = 'rack';
 };
 const sprung: WorldOf = { kind: 'fullSuspension', pack: 'loaf-36-17', edit: onRack };
+const longLeads = ({ kit }: World): void => {
+  for (const lead of kit.wiring?.leads ?? []) lead.lengthM = 4;
+};
+const leadLong = ({ kit }: World, id: string, lengthM: number): void => {
+  for (const lead of kit.wiring?.leads ?? []) if (lead.id === id) lead.lengthM = lengthM;
+};
+const blocks =
+  (change: Partial<Member>) =>
+  ({ build }: World): void => {
+    const block: Member = {
+      name: 'Block',
+      chemistry: 'lead',
+      volts: 12,
+      ampHours: 18,
+      amps: 30,
+      ageYears: 0,
+      restV: 12.7,
+      series: 6,
+    };
+    build.wiring.packs = { join: 'series', by: 'wires', members: [block, block, { ...block, ...change }] };
+  };
 const table: Record<string, Row[]> = {
   'bracket-thread-hand': [
     ['ISO, left-handed on the drive side', mid, 'fits'],
@@ -1307,6 +1329,336 @@ const table: Record<string, Row[]> = {
     ['no brakes', { survey: { frontBrake: 'none', rearBrake: 'none' } }, 'stop'],
     ['none in front', { survey: { frontBrake: 'none' } }, 'rework', /One brake/],
     ['not looked at', gone('frontBrake'), 'measure'],
+  ],
+  'lead-lengths': [
+    ['every lead long enough', { edit: longLeads }, 'fits', /reaches/],
+    [
+      'nothing known of them',
+      {
+        edit: ({ kit }) => {
+          delete kit.wiring;
+          delete kit.controls;
+        },
+      },
+      'measure',
+      /not known/,
+    ],
+    ['way not measured', { edit: longLeads, ...gone('headToBracket') }, 'measure', /not measured/],
+    ['lock not measured', { edit: longLeads, ...gone('lockSlack') }, 'measure', /not measured/],
+    [
+      'a folder’s fold not measured',
+      { kind: 'folding', kit: 'dabchick-r250-f', edit: longLeads },
+      'measure',
+      /proves so/,
+    ],
+    [
+      'one short',
+      {
+        edit: (w) => {
+          longLeads(w);
+          leadLong(w, 'motor', 0.4);
+        },
+      },
+      'rework',
+      /Motor lead too short/,
+    ],
+    [
+      'two short',
+      {
+        edit: (w) => {
+          longLeads(w);
+          leadLong(w, 'motor', 0.4);
+          leadLong(w, 'loom', 0.4);
+        },
+      },
+      'rework',
+      /2 leads/,
+    ],
+    [
+      'short of an unheard-of plug',
+      {
+        edit: (w) => {
+          longLeads(w);
+          leadLong(w, 'cadence', 0.1);
+          for (const l of w.kit.wiring?.leads ?? [])
+            if (l.ends.from && l.id === 'cadence') l.ends.from.family = 'unheard of';
+        },
+      },
+      'rework',
+    ],
+  ],
+  'lead-way': [
+    ['nothing near', {}, 'none'],
+    [
+      'a way by hand along the chainstay, past narrow cranks',
+      {
+        survey: { crankWidth: '96 mm' },
+        edit: ({ build }) => {
+          build.wiring.leads.motor = { ...usualLead, way: [{ xM: 0.33, yM: 0.3 }] };
+        },
+      },
+      'rework',
+      /crank/,
+    ],
+  ],
+  'battery-plug': [
+    ['of one family', {}, 'fits', /mate/],
+    ['of two families', { pack: 'loaf-36-17' }, 'rework', /do not mate/],
+    [
+      'an adapter chosen',
+      {
+        pack: 'loaf-36-17',
+        edit: ({ build }) => {
+          build.wiring.power.adapter = 'adapter-flat-pair-2-to-bullet-pair-2';
+        },
+      },
+      'fits',
+      /adapter/,
+    ],
+    [
+      'not known of the pack',
+      {
+        edit: ({ pack }) => {
+          delete pack.discharge;
+        },
+      },
+      'measure',
+      /not known/,
+    ],
+    [
+      'both halves alike',
+      {
+        edit: ({ pack }) => {
+          if (pack.discharge) pack.discharge.plug.sex = 'pins';
+        },
+      },
+      'rework',
+    ],
+  ],
+  'control-plugs': [
+    ['the kit’s own', {}, 'none'],
+    [
+      'one that plugs in',
+      {
+        edit: ({ build }) => {
+          build.wiring.parts.display = 'slate-5';
+        },
+      },
+      'fits',
+    ],
+    [
+      'one of another family',
+      {
+        edit: ({ build }) => {
+          build.wiring.parts.display = 'slate-b';
+        },
+      },
+      'rework',
+      /mate/,
+    ],
+    [
+      'one without a socket',
+      {
+        edit: ({ build }) => {
+          build.wiring.parts.horn = 'goose-horn';
+        },
+      },
+      'rework',
+      /socket/,
+    ],
+  ],
+  'power-lead': [
+    ['copper, fuse and plugs agree', {}, 'fits'],
+    [
+      'copper not known',
+      {
+        edit: ({ kit }) => {
+          delete kit.wiring;
+        },
+      },
+      'measure',
+      /not known/,
+    ],
+    [
+      'more than any fuse',
+      {
+        edit: ({ kit }) => {
+          kit.controller.batteryLimitA = 90;
+        },
+      },
+      'rework',
+      /No fuse/,
+    ],
+    [
+      'thin',
+      {
+        edit: ({ kit }) => {
+          for (const l of kit.wiring?.leads ?? []) l.mm2 = 1;
+        },
+      },
+      'rework',
+      /thin/,
+    ],
+  ],
+  'plug-spark': [
+    [
+      'a small controller',
+      {
+        edit: ({ kit }) => {
+          if (kit.wiring) kit.wiring.capacitanceF = 0.0002;
+        },
+      },
+      'fits',
+      /Little/,
+    ],
+    [
+      'a big one',
+      {
+        edit: ({ kit }) => {
+          if (kit.wiring) kit.wiring.capacitanceF = 0.002;
+        },
+      },
+      'rework',
+    ],
+    [
+      'nobody says: 1 mF is taken',
+      {
+        edit: ({ kit }) => {
+          if (kit.wiring) delete kit.wiring.capacitanceF;
+        },
+      },
+      'rework',
+    ],
+    [
+      'a pre-charge lead chosen',
+      {
+        edit: ({ kit, build }) => {
+          if (kit.wiring) kit.wiring.capacitanceF = 0.002;
+          build.wiring.power.precharge = 'precharge-22';
+        },
+      },
+      'fits',
+      /tamed/,
+    ],
+  ],
+  'cutoff-works': [
+    ['nothing measured, nothing seen', {}, 'none'],
+    [
+      'seen to run and cut',
+      {
+        edit: ({ build }) => {
+          Object.assign(build.wiring.levers.left, { sawAtRest: 'runs', sawPulled: 'still' });
+        },
+      },
+      'fits',
+    ],
+    [
+      'seen dead',
+      {
+        edit: ({ build }) => {
+          build.wiring.levers.right.sawAtRest = 'still';
+        },
+      },
+      'rework',
+      /Right lever keeps the motor dead/,
+    ],
+    [
+      'seen not to cut',
+      {
+        edit: ({ build }) => {
+          Object.assign(build.wiring.levers.left, { sawAtRest: 'runs', sawPulled: 'runs' });
+        },
+      },
+      'stop',
+      /Left lever does not cut/,
+    ],
+    [
+      'one dead, one that does not cut: the dangerous one is told',
+      {
+        edit: ({ build }) => {
+          build.wiring.levers.right.sawAtRest = 'still';
+          Object.assign(build.wiring.levers.left, { sawAtRest: 'runs', sawPulled: 'runs' });
+        },
+      },
+      'stop',
+      /Left/,
+    ],
+  ],
+  'cadence-sensor': [
+    ['a ring', {}, 'fits', /goes on/],
+    ['none in the kit', mid, 'none'],
+    ['inside the motor', { kit: 'dunlin-m350', pack: 'kettle-48-14' }, 'fits', /inside/],
+    [
+      'left off, with a throttle',
+      {
+        kit: 'otter-r500',
+        pack: 'kettle-48-14',
+        edit: (w) => {
+          school({ cadenceSensor: 'leftOff' })(w);
+          w.build.choice.usesThrottle = true;
+        },
+      },
+      'fits',
+      /left off/,
+    ],
+    [
+      'set too far off',
+      {
+        edit: ({ build }) => {
+          build.wiring.sensors.cadenceGapM = 0.006;
+        },
+      },
+      'rework',
+    ],
+  ],
+  'lamp-volts': [
+    ['none', {}, 'none'],
+    [
+      'for the pack',
+      {
+        edit: ({ build }) => {
+          build.wiring.parts.frontLamp = 'beacon-f';
+        },
+      },
+      'fits',
+    ],
+    [
+      'for 12 V',
+      {
+        edit: ({ build }) => {
+          build.wiring.parts.frontLamp = 'wayside-12';
+        },
+      },
+      'rework',
+      /not made/,
+    ],
+    [
+      'for more than the pack has',
+      {
+        pack: 'heron-24-9',
+        edit: ({ build }) => {
+          build.wiring.parts.horn = 'goose-horn';
+        },
+      },
+      'rework',
+    ],
+  ],
+  'packs-joined': [
+    ['one pack', {}, 'none'],
+    ['three like blocks in a row', { edit: blocks({}) }, 'fits'],
+    ['one of them unread', { edit: blocks({ restV: null }) }, 'measure'],
+    ['one of them older', { edit: blocks({ ageYears: 4 }) }, 'stop'],
+    [
+      'side by side by wires',
+      {
+        edit: (w) => {
+          blocks({})(w);
+          if (w.build.wiring.packs) w.build.wiring.packs.join = 'parallel';
+        },
+      },
+      'stop',
+      /side by side/,
+    ],
   ],
   'cable-run': [
     ['along the top', {}, 'fits'],

@@ -17,8 +17,20 @@ import {
 } from '../../test/world.ts';
 import type { Aboard, Trailer } from '../build/brief.ts';
 import { usualRider, usualTrailer } from '../build/brief.ts';
-import { barLayout } from '../layout/planView.ts';
+import { usualLead } from '../build/wiring.ts';
+import { starterShelf } from '../parts/shelf/starterShelf.ts';
+import { barItems } from '../wiring/bar.ts';
 import { donorRules, kitRules, packRules, planRules } from './allRules.ts';
+
+/** How far the loom's needed length may be off: 2 % of a way by string, a centimetre of slack, m. */
+const LOOM_BAND = Math.hypot(0.95 * 0.02, 0.01);
+const leadOf = (kit: World['kit'], id: string, lengthM: number): void => {
+  for (const lead of kit.wiring?.leads ?? []) if (lead.id === id) lead.lengthM = lengthM;
+};
+/** Every lead long enough, so that only one turns the verdict. */
+const allLong = ({ kit }: World): void => {
+  for (const lead of kit.wiring?.leads ?? []) lead.lengthM = 3;
+};
 
 /** A place where a rule turns: just below it says one thing, just above another. */
 interface Edge extends WorldOf {
@@ -861,8 +873,7 @@ const brakesAndBar: Edge[] = [
     above: ['rework', /thicker/],
   },
   ...(['left', 'right'] as const).flatMap((side): Edge[] => {
-    const sum = ({ build, kit }: World): number =>
-      barLayout(build.donor.survey, side, kit).reduce((n, t) => n + t.lengthM, 0);
+    const sum = ({ build, kit }: World): number => barItems(build, kit, side).reduce((n, t) => n + t.lengthM, 0);
     const put = item(side === 'left' ? 'barLeft' : 'barRight');
     return [
       { rule: `bar-${side}`, what: 'all that goes on it', at: sum, put, below: ['rework', /Tight/], above: 'fits' },
@@ -897,40 +908,137 @@ const brakesAndBar: Edge[] = [
     below: 'fits',
     above: 'rework',
   },
-  {
-    rule: 'loom-length',
-    what: 'bar to rear hub, lock and loops',
-    at: (w) => {
-      const g = contextOf(w).geometry;
-      return 0.95 + Math.hypot(g.bracket.x - g.rearAxle.x, g.bracket.y - g.rearAxle.y) + 0.06 + 0.12 - 0.005;
-    },
-    put: ({ kit }, v) => {
-      if (kit.controls) kit.controls.loomM = v;
-    },
-    below: 'rework',
-    above: 'fits',
-  },
-  {
-    rule: 'loom-length',
-    what: 'bar to front hub',
-    ...front,
-    at: 0.95 * 0.55 + 0.06 + 0.12 - 0.005,
-    put: ({ kit }, v) => {
-      if (kit.controls) kit.controls.loomM = v;
-    },
-    below: 'rework',
-    above: 'fits',
-  },
-  {
-    rule: 'loom-length',
-    what: 'bar to mid-drive',
+  // 950 mm by string, 60 at lock, a drip loop of 60 at the motor, a plug of 50: 1120; good to √(19² + 10²) = 21.5 mm.
+  ...(
+    [
+      ['short of it by its error', 1.12 - LOOM_BAND, 'rework', 'measure'],
+      ['over it by its error', 1.12 + LOOM_BAND, 'measure', 'fits'],
+    ] as const
+  ).map(([what, at, below, above]): Edge => ({
+    rule: 'lead-lengths',
+    what: `loom of a mid-drive, ${what}`,
     ...mid,
-    at: 0.95 + 0.06 + 0.12 - 0.005,
-    put: ({ kit }, v) => {
-      if (kit.controls) kit.controls.loomM = v;
+    edit: allLong,
+    at,
+    put: ({ kit }, v) => leadOf(kit, 'loom', v),
+    below,
+    above,
+  })),
+  {
+    rule: 'lead-lengths',
+    what: 'a loom to a box of its own, its way by a string: 1200 + 60 + 60 + 50 less √(10² + 10²)',
+    edit: (w) => {
+      allLong(w);
+      w.build.wiring.leads = { loom: { ...usualLead, stringM: 1.2, way: [] } };
     },
-    below: 'rework',
+    at: 1.37 - Math.hypot(0.01, 0.01),
+    put: ({ kit }, v) => leadOf(kit, 'loom', v),
+    below: ['rework', /Loom to the bar too short/],
+    above: ['measure', /just about/],
+  },
+  {
+    rule: 'power-lead',
+    what: 'a fuse of 20 A for 16 A, of 25 beyond, on copper of 22',
+    edit: (w) => {
+      w.kit.wiring?.leads.forEach((l) => {
+        if (l.id === 'battery') l.mm2 = 2.5;
+      });
+    },
+    at: 16,
+    put: ({ kit }, v) => {
+      kit.controller.batteryLimitA = v;
+    },
+    below: 'fits',
+    above: ['rework', /thin/],
+  },
+  {
+    rule: 'power-lead',
+    what: 'a plug of 30 A under a fuse of 30 or of 40',
+    edit: (w) => {
+      w.kit.wiring?.leads.forEach((l) => {
+        if (l.id === 'battery') l.mm2 = 10;
+      });
+    },
+    at: 24,
+    put: ({ kit }, v) => {
+      kit.controller.batteryLimitA = v;
+    },
+    below: 'fits',
+    above: ['rework', /plug weaker/],
+  },
+  {
+    rule: 'plug-spark',
+    what: 'half a joule at 42 V: C = 2 · 0.5 ÷ 42²',
+    at: 1 / 42 ** 2,
+    step: 1e-7,
+    put: ({ kit }, v) => {
+      if (kit.wiring) kit.wiring.capacitanceF = v;
+    },
+    below: 'fits',
+    above: 'rework',
+  },
+  ...(['restM', 'pulledM'] as const).map((gap): Edge => ({
+    rule: 'cutoff-works',
+    what: `a magnet that must be seen at rest and not pulled, ${gap}`,
+    edit: ({ build }) => {
+      Object.assign(build.wiring.levers.left, {
+        by: 'magnet',
+        acts: 'cutsWhenAway',
+        reachM: 0.003,
+        restM: 0.001,
+        pulledM: 0.009,
+      });
+    },
+    at: 0.003,
+    put: ({ build }, v) => {
+      build.wiring.levers.left[gap] = v;
+    },
+    below: gap === 'restM' ? 'fits' : ['stop', /does not cut/],
+    above: gap === 'restM' ? ['rework', /motor dead/] : 'fits',
+  })),
+  {
+    rule: 'cadence-sensor',
+    what: 'the gap it reads across',
+    at: 0.003,
+    put: ({ build }, v) => {
+      build.wiring.sensors.cadenceGapM = v;
+    },
+    below: 'fits',
+    above: ['rework', /far off/],
+  },
+  {
+    rule: 'lamp-volts',
+    what: 'the volts a lamp bears, against a full pack of 42 V',
+    edit: ({ build }) => {
+      build.wiring.parts.frontLamp = 'own-lamp';
+    },
+    at: 42,
+    put: ({ build }, v) => {
+      const lamp = starterShelf.control.find((c) => c.id === 'beacon-f');
+      if (lamp) build.ownParts = [{ ...lamp, id: 'own-lamp', volts: { least: 6, most: v } }];
+    },
+    below: ['rework', /not made/],
     above: 'fits',
+  },
+  {
+    rule: 'packs-joined',
+    what: 'blocks that rest a tenth of a volt apart',
+    at: 12.7,
+    put: ({ build }, v) => {
+      const block = {
+        name: 'Block',
+        chemistry: 'lead' as const,
+        volts: 12,
+        ampHours: 18,
+        amps: 30,
+        ageYears: 0,
+        restV: 12.6,
+        series: 6,
+      };
+      build.wiring.packs = { join: 'series', by: 'wires', members: [block, block, { ...block, restV: v }] };
+    },
+    below: 'fits',
+    above: ['stop', /may not/],
   },
 ];
 
@@ -1774,6 +1882,9 @@ describe('every threshold, just below and just above', () => {
       'rack-shared',
       'rack-swing-arm',
       'hinge-slack',
+      'lead-way',
+      'battery-plug',
+      'control-plugs',
     ]);
   });
 });

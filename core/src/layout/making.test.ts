@@ -16,7 +16,7 @@ import { readSvgOutline } from '../formats/svgOutline.ts';
 import { svgDrawing, svgPage } from '../formats/svgSheet.ts';
 import { starterShelf } from '../parts/shelf/starterShelf.ts';
 import { balanceOf, weightBudget } from './balance.ts';
-import { leadsOf, placeController } from './controller.ts';
+import { placeController } from './controller.ts';
 import { FrameRoom } from './frameRoom.ts';
 import {
   BEND_K,
@@ -31,7 +31,7 @@ import {
 import { packShape } from './packShape.ts';
 import { fromPhoto, homographyOf, project, type PhotoMarks } from './photo.ts';
 import { placementsOn, type Placement } from './place.ts';
-import { barLayout, planView } from './planView.ts';
+import { planView } from './planView.ts';
 import { pagesOf, paperSizes } from './sheet.ts';
 import { sideSheet } from './sideSheet.ts';
 import { trailOf, wheelChange } from './wheelChange.ts';
@@ -612,9 +612,6 @@ describe('weight, wheels and leads', () => {
     if (!kit) throw new Error('no kit');
     const found = placeController(room, kit, { shape, lies });
     expect(found?.airy).to.equal(true);
-    const leads = leadsOf(g, kit, { shape, lies }, found);
-    expect(leads.map((l) => l.id)).to.deep.equal(['battery', 'motor', 'bar']);
-    for (const l of leads) expect(l.lengthM).to.be.within(0.1, 3);
     const inMotor = starterShelf.kit.find((k) => k.controller.place === 'in the motor');
     expect(inMotor && placeController(room, inMotor, null)).to.equal(null);
   });
@@ -629,16 +626,5 @@ describe('weight, wheels and leads', () => {
       for (const s of shapes)
         for (const p of s.points) expect(Number.isFinite(p.x + p.z), `${kind} ${s.id}`).to.equal(true);
     }
-    const bar = barLayout(
-      {
-        gripLength: entry(0.13),
-        rightLever: entry('separate' as const),
-        rightShifter: entry('trigger' as const),
-      } as Survey,
-      'right',
-      null,
-    );
-    expect(bar.map((t) => t.what)).to.deep.equal(['grip', 'brake lever', 'trigger shifter']);
-    expect(bar[1]?.fromM).to.be.closeTo(0.13, 1e-12);
   });
 });

@@ -2,8 +2,7 @@ import { expect } from 'chai';
 import { starterShelf } from '../parts/shelf/starterShelf.ts';
 import { phraseText } from '../quantity/format.ts';
 import { contextOf, world } from '../../test/world.ts';
-import { leadsHere } from '../layout/leadsHere.ts';
-import { loomWanted } from '../layout/loom.ts';
+import { wiringOf } from '../wiring/wiring.ts';
 import { planContext } from './context.ts';
 import { planBuild, planChosen } from './planBuild.ts';
 import { rideSheet } from './rideSheet.ts';
@@ -42,23 +41,20 @@ describe('the budget', () => {
 });
 
 describe('one length of a lead', () => {
-  it('is the loom’s verdict, the drawing’s and the table’s alike', () => {
+  it('is the rule’s evidence, the table’s and the drawing’s alike, and what the cable’s drop is reckoned over', () => {
     const c = contextOf(world({ survey: { headToBracket: '900 mm', lockSlack: '60 mm' } }));
-    if (!c.kit || !c.pack) throw new Error('no kit');
-    const wanted = loomWanted(c.build, c.geometry, c.kit);
-    expect(leadsHere(c, c.pack).find((l) => l.id === 'bar')?.lengthM).to.equal(wanted);
-    expect(planChosen(c).pack.layout.leads.find((l) => l.id === 'bar')?.lengthM).to.equal(wanted);
-    // Nothing measured of its way: as drawn.
-    const drawn = contextOf(world({ survey: { headToBracket: '' } }));
-    expect(leadsHere(drawn, drawn.pack).find((l) => l.id === 'bar')?.lengthM).to.be.within(0.3, 3);
-  });
-
-  it('of the battery is what the cable’s drop is reckoned over', () => {
-    const c = contextOf(world({}));
-    const lead = leadsHere(c, c.pack).find((l) => l.id === 'battery');
+    const plan = planChosen(c);
+    const leads = plan.wiring.all?.leads ?? [];
+    expect(leads).to.deep.equal(wiringOf(c)?.leads);
+    const said = plan.findings.find((f) => f.rule === 'lead-lengths');
+    const needs = said?.evidence.find((e) => e.label === 'It needs')?.value;
+    expect(leads.map((l) => l.neededM)).to.include(typeof needs === 'object' ? needs.si : NaN);
+    const battery = leads.find((l) => l.id === 'battery');
     const cable = rideSheet(c)?.cautions.find((x) => x.id === 'cable');
-    const text = phraseText(cable?.lines.find((l) => l.label === 'cable, at least')?.value ?? [], 'metric');
-    expect(text).to.match(new RegExp(`over ${Math.round((lead?.lengthM ?? NaN) * 1000)}\\u00a0mm`));
+    const text = phraseText(cable?.lines.find((l) => l.label === 'cable, and at least')?.value ?? [], 'metric');
+    const over = Math.max(battery?.neededM ?? NaN, battery?.suppliedM ?? NaN);
+    expect(text).to.match(new RegExp(`over ${Math.round(over * 1000)}\\u00a0mm`));
+    expect(plan.wiring.all?.power?.lengthM).to.equal(over);
   });
 });
 

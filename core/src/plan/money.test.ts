@@ -1,5 +1,6 @@
 import { expect } from 'chai';
 import { newBuild, type Build } from '../build/build.ts';
+import { usualLead } from '../build/wiring.ts';
 import { starterShelf } from '../parts/shelf/starterShelf.ts';
 import { PlanContext } from '../vehicle/context.ts';
 import { planContext } from './context.ts';
@@ -72,12 +73,39 @@ describe('money', () => {
     const { build } = world({});
     build.choice.torqueArms = 2;
     const m = sums(build);
-    // Otter 292, the Kettle’s own price, two arms of 24.
+    // Otter 292, the Kettle’s own price, two arms of 24; ties 4, sleeve 7, foam 3, a fuse 1.50, seals 4.
+    const small = 19.5;
     const kettle = starterShelf.pack.find((p) => p.id === 'kettle-36-13')?.price ?? NaN;
-    expect(m.parts).to.equal(292 + kettle + 48);
+    expect(m.parts).to.equal(292 + kettle + 48 + small);
     expect(m.conversion).to.equal(m.parts + m.remedies + m.mending);
     build.choice.ringId = 'ring-46-bcd130';
-    expect(sums(build).parts).to.equal(292 + kettle + 48 + 28);
+    expect(sums(build).parts).to.equal(292 + kettle + 48 + 28 + small);
+  });
+
+  it('what is chosen of wiring is in the bill, weighs and moves with its length', () => {
+    const { build } = world({});
+    const sum = (): { conversion: number; kg: number } => {
+      const context = planContext(build, starterShelf);
+      return { conversion: planChosen(context).money.parts, kg: context.systemMassKg };
+    };
+    const before = sum();
+    const extension = (mm: number): number => {
+      const id = `extension-round-small-6-${mm}`;
+      build.wiring.leads.loom = { ...usualLead, way: [], extension: id };
+      return starterShelf.extension.find((e) => e.id === id)?.price ?? NaN;
+    };
+    const short = extension(200);
+    expect(sum().conversion - before.conversion).to.be.closeTo(short, 1e-9);
+    const long = extension(800);
+    expect(long).to.be.greaterThan(short);
+    expect(sum().conversion - before.conversion).to.be.closeTo(long, 1e-9);
+    expect(sum().kg).to.be.greaterThan(before.kg);
+    // Two leads with the same extension are two of it.
+    build.wiring.leads.display = { ...usualLead, way: [], extension: 'extension-round-small-6-800' };
+    expect(sum().conversion - before.conversion).to.be.closeTo(2 * long, 1e-9);
+    // One that is left off needs none.
+    build.wiring.leads.display = { ...usualLead, way: [], extension: 'extension-round-small-6-800', leftOff: true };
+    expect(sum().conversion - before.conversion).to.be.within(long - 1e-9, long + 4 + 1e-9);
   });
 
   it('counts mending at the person’s price, else the usual one, and the donor beside it', () => {

@@ -121,7 +121,12 @@ export function settingEffects(build: Build, starter: Shelf): SettingEffect[] {
             ? []
             : figure('help ends at', a.limit, b.limit, 'speed', 0.01)),
         ],
-        law: law?.assistMs == null || b.limit === undefined ? null : b.limit > law.assistMs + 0.01 ? 'over' : 'within',
+        law:
+          !law || law.assistMs === null || b.limit === undefined
+            ? null
+            : b.limit > law.assistMs + 0.01
+              ? 'over'
+              : 'within',
       },
     ];
   });

@@ -4,10 +4,9 @@ import { readFileSync } from 'node:fs';
 import type { Build } from '../build/build.ts';
 import { readBuildFile } from '../formats/buildFile.ts';
 import { starterShelf } from '../parts/shelf/starterShelf.ts';
-import { phraseText } from '../quantity/format.ts';
 import { rideSheet } from '../plan/rideSheet.ts';
 import { sizeBackwards } from '../plan/sizing.ts';
-import { shedsW, tipCaution, cableCaution } from '../safety/going.ts';
+import { shedsW, tipCaution } from '../safety/going.ts';
 import { stoppingDistance, brakeLimits } from '../safety/stopping.ts';
 import { explainPoint } from './explainPoint.ts';
 import { describedRoute, headwindOn, routeSegments } from './route.ts';
@@ -246,17 +245,5 @@ describe('going safely, by hand', () => {
     expect(JSON.stringify(caution?.lines[0]?.value)).to.match(/2\.7/);
     const five = caution?.lines[2]?.value[0];
     expect(typeof five === 'object' ? five.si : NaN).to.be.closeTo(3.706, 0.01);
-  });
-  it('sizes a cable for drop and heat, and a fuse between controller and cable', () => {
-    const kit = starterShelf.kit.find((k) => k.id === 'otter-r250');
-    const pack = starterShelf.pack[0];
-    if (!kit || !pack) throw new Error('shelf');
-    const lines = cableCaution(kit, pack, 0.6, 36, starterShelf)
-      .lines.map((l) => phraseText(l.value, 'metric'))
-      .join('; ');
-    // 15 A: 2.5 mm² carries 25 A; drop 2 · 0.6 · 0.0172 · 15 ÷ 2.5 = 0.12 V; fuse 20 A.
-    expect(lines).to.match(/2\.5 mm²/);
-    expect(lines).to.match(/0\.12 V/);
-    expect(lines).to.match(/20 A/);
   });
 });

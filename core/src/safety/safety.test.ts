@@ -1,9 +1,8 @@
 import { expect } from 'chai';
-import { starterShelf } from '../parts/shelf/starterShelf.ts';
 import { phraseText } from '../quantity/format.ts';
 import { contextOf, measure, world } from '../../test/world.ts';
 import { axleLoads, massPoints, NOTHING_ADDED, tipDistance } from './axleLoads.ts';
-import { cableCaution, descentCaution, shedsW, stoppingCaution, tipCaution } from './going.ts';
+import { descentCaution, shedsW, stoppingCaution, tipCaution } from './going.ts';
 import { brakeLimits, stoppingDistance, stoppingOf } from './stopping.ts';
 
 const G = 9.80665;
@@ -121,27 +120,6 @@ describe('going safely', () => {
     expect(tipCaution(contextOf(world({})).geometry, { xM: 0.4, hM: 0.8 })).to.equal(null);
     const tadpole = contextOf(world({ kind: 'tadpoleTrike', kit: 'otter-r250' })).geometry;
     expect(tipDistance(tadpole, 0.8)).to.be.greaterThan(tipDistance(tadpole, 0.4));
-  });
-
-  it('a cable by what it bears and by its drop, a fuse below it', () => {
-    const { kit, pack } = world({});
-    const of = (amps: number, runM: number): string => {
-      kit.controller.batteryLimitA = amps;
-      return cableCaution(kit, pack, runM, 36, starterShelf)
-        .lines.map((l) => phraseText(l.value, 'metric'))
-        .join('; ');
-    };
-    // 15 A · 1.25 = 18.75: 2.5 mm² bears 22; 2 · 0.6 · 0.0172 · 15 ÷ 2.5 = 0.12 V.
-    expect(of(15, 0.6)).to.match(/2\.5 mm² over 600\smm; 0\.12 V, .*; 20 A/);
-    // Over three metres 1.08 V at most: 2 · 3 · 0.0172 · 15 ÷ 2.5 = 0.62 still does; ten metres want 4 mm² or more.
-    expect(of(15, 3)).to.match(/2\.5 mm²/);
-    expect(of(15, 6)).to.match(/4 mm²/);
-    expect(of(8, 0.6)).to.match(/1 mm²[\s\S]*10 A/);
-    kit.controller.batteryLimitA = 15;
-    expect(cableCaution(kit, pack, 0.6, 36, starterShelf).state).to.equal('fine');
-    kit.controller.batteryLimitA = 64;
-    expect(cableCaution(kit, pack, 0.6, 36, starterShelf).state).to.equal('care');
-    expect(() => cableCaution(kit, pack, 0.6, 36, { cable: [], fuse: [] })).to.throw(RangeError);
   });
 });
 

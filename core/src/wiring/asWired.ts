@@ -118,7 +118,7 @@ export function wiredLeads(
   taken: readonly string[] = [],
 ): WiredLead[] {
   const own = chosenControls(build, shelf);
-  const off = (id: string): boolean => (build.wiring.leads[id] ?? usualLead()).leftOff;
+  const off = (id: string): boolean => (build.wiring.leads[id] ?? usualLead).leftOff;
   const { adapter } = build.wiring.power;
   const had = adapter === null ? taken : [...taken, adapter];
   const kits = (kit.wiring?.leads ?? []).map((lead): WiredLead => {

@@ -6,20 +6,23 @@ import { kindTraits } from '../donor/kinds.ts';
 import { placeController } from '../layout/controller.ts';
 import { frameRoom } from '../layout/frameRoom.ts';
 import { chosenPlacement } from '../layout/packPlacement.ts';
-import { packShape } from '../layout/packShape.ts';
-import { placed } from '../layout/place.ts';
+import { packShape, type LoadShape } from '../layout/packShape.ts';
+import { placed, type Placement } from '../layout/place.ts';
 import { motorPlace, type Kit } from '../parts/kit.ts';
 import type { BoxId } from '../parts/leads.ts';
-import type { Pack } from '../parts/pack.ts';
+import type { Pack, PackPlace } from '../parts/pack.ts';
 import type { Shelf } from '../parts/part.ts';
-import { barItems, type BarItem } from './bar.ts';
+import { barItems, type BarItem, type BarItemId } from './bar.ts';
 import { runsOf, type Run } from './runs.ts';
-import { Ways, type Hazard } from './ways.ts';
+import type { Hazard } from './hazards.ts';
+import { Ways, type Anchor } from './ways.ts';
 
 /** A box with its place in the side view, m. */
 export interface PlacedBox {
   id: BoxId;
   at: Point;
+  /** Out of the middle, to the right, m: what sits on a hand or in one of two wheels. */
+  zM: number;
   /** Put there by hand. */
   byHand: boolean;
   /** It may be moved: what is bolted to a wheel or the bracket may not. */
@@ -38,22 +41,16 @@ export interface WaysFrom {
   taken: readonly string[];
 }
 
-/** The net of ways with every box hung on it. */
-export interface Net {
-  ways: Ways;
-  runs: readonly Run[];
-  boxes: Map<BoxId, PlacedBox>;
-  /** From the bar's middle to the bracket as drawn, and whether a string has made it right. */
-  calibrated: boolean;
-}
-
 /** Half of the clamp in a bar's middle, m. Source: project, common stems. */
 const HALF_CLAMP = 0.06;
 /** Straight of a bar nobody measured, a side, m. Source: project, a common one. */
 const COMMON_STRAIGHT = 0.22;
 /** How far side sticks stand from the beam, m. Source: project, common trikes. */
 const STICK_OUT = 0.25;
-/** Radius of a mid-drive's case where nobody says, m. Source: project. */
+/** A display stands so far off the bar's middle; a shift sensor sits so far of the way to the shifter. Source: project. */
+const DISPLAY_OFF = 0.05;
+const SHIFT_BEFORE = 0.6;
+/** Radius of a mid-drive's case about the cranks, m. Source: project, common cases. */
 const COMMON_CASE = 0.06;
 
 /** The bar's middle: where the stem holds it. */
@@ -72,105 +69,237 @@ function toHand(runs: readonly Run[], middle: Point, g: DonorGeometry): Point[] 
   return lengthOf(sub(first, middle)) <= lengthOf(sub(last, middle)) ? bar.points : [...bar.points].reverse();
 }
 
-const onBar: Partial<Record<BoxId, readonly BarItem['id'][]>> = {
-  throttle: ['throttle'],
-  keypad: ['keypad'],
-  leftLever: ['lever'],
-  rightLever: ['lever'],
-  horn: ['horn'],
-};
+interface Laid {
+  shape: LoadShape;
+  lies: Placement;
+}
 
-/** Hangs every box of a conversion on the ways of its vehicle. */
-export function netOf(from: WaysFrom): Net {
-  const { build, geometry: g, kit, pack } = from;
-  const { donor, brief, wiring } = build;
+/** The ways of a vehicle before any box hangs on it, and where the bar's middle is. */
+interface Bare {
+  ways: Ways;
+  runs: readonly Run[];
+  middle: Point;
+  barMiddle: Anchor;
+  hand: Point[];
+  handLong: number;
+  /** Spots that are the same whatever the kit, hung once. */
+  hung: Map<string, Anchor>;
+}
+
+const kept = new WeakMap<DonorGeometry, Map<string, Bare>>();
+
+/** The ways over a vehicle: made once a drawing and a string. */
+function bareWays({ build, geometry: g }: WaysFrom): Bare {
+  const { donor, brief } = build;
   const { survey, kind } = donor;
+  const string = survey.headToBracket?.value ?? null;
+  const racked = survey.rackLimit !== undefined || survey.rackHeldBy !== undefined;
+  const key = JSON.stringify([
+    kind,
+    string,
+    racked,
+    survey.crankWidth?.value,
+    survey.crankLength?.value,
+    brief.trailer,
+  ]);
+  let byKey = kept.get(g);
+  if (!byKey) kept.set(g, (byKey = new Map()));
+  let made = byKey.get(key);
+  if (made) return made;
   const runs = runsOf(kind, g, survey, brief.trailer);
-  const ways = new Ways(runs, g.bracket, hazardsOf(build, g, kit));
-  const boxes = new Map<BoxId, PlacedBox>();
-  const taken = pack ? chosenPlacement(from, pack) : null;
-  const shape = pack && taken?.lies ? packShape(pack) : null;
-  const laid = shape && taken?.lies ? { shape, lies: taken.lies } : null;
-
-  const put = (id: BoxId, at: Point, moves: boolean, may?: (run: Run) => boolean, extraM = 0): void => {
-    const own = wiring.boxes[id];
-    const spot = own && moves ? { x: own.xM, y: own.yM } : at;
-    ways.hang(id, spot, own && moves ? undefined : may, own && moves ? 0 : extraM);
-    boxes.set(id, { id, at: spot, byHand: own !== undefined && moves, moves });
-  };
-
-  // The bar first: what sits on it hangs on its middle.
+  const ways = new Ways(runs, g.bracket, hazardsOf(build, g));
   const middle = barMiddle(runs, g);
-  ways.hang('barMiddle', middle, (r) => r.role === 'bar');
-  ways.hang('bracketNode', g.bracket, (r) => r.role === 'frame' || r.role === 'seat');
-  let calibrated = false;
-  const string = survey.headToBracket;
-  if (string) {
-    ways.calibrate('barMiddle', 'bracketNode', string.value);
-    calibrated = true;
-  }
+  const at = ways.hang(middle, (r) => r.role === 'bar');
+  if (string !== null)
+    ways.calibrate(
+      at,
+      ways.hang(g.bracket, (r) => r.role === 'frame' || r.role === 'seat'),
+      string,
+    );
   const hand = toHand(runs, middle, g);
-  const sticks = survey.barShape?.value === 'sideSticks' || (kind === 'tadpoleTrike' && !survey.barShape);
-  const along = (side: 'left' | 'right', ids: readonly BarItem['id'][]): { lengthM: number; points: Point[] } => {
+  made = { ways, runs, middle, barMiddle: at, hand, handLong: chainLength(hand), hung: new Map() };
+  byKey.set(key, made);
+  return made;
+}
+
+/** The ways of a vehicle with the boxes of one conversion, each hung when it is first asked for. */
+export class Net {
+  readonly ways: Ways;
+  /** A string was taken from the bar's middle to the bracket, and ways follow it. */
+  readonly calibrated: boolean;
+  private readonly from: WaysFrom;
+  private readonly bare: Bare;
+  private readonly boxes = new Map<BoxId, PlacedBox>();
+  private readonly anchors = new Map<BoxId, Anchor>();
+  private items: Record<'left' | 'right', BarItem[]> | undefined;
+  private lies: { laid: Laid | null; place: PackPlace | null } | undefined;
+
+  constructor(from: WaysFrom) {
+    this.from = from;
+    this.bare = bareWays(from);
+    this.ways = this.bare.ways;
+    this.calibrated = from.build.donor.survey.headToBracket !== undefined;
+  }
+
+  /** Where a box hangs; null for one that this conversion does not have. */
+  anchor(id: BoxId): Anchor | null {
+    const known = this.anchors.get(id);
+    if (known) return known;
+    this.hang(id);
+    return this.anchors.get(id) ?? null;
+  }
+
+  /** A box's place in the side view. */
+  box(id: BoxId): PlacedBox | null {
+    return this.anchor(id) ? (this.boxes.get(id) ?? null) : null;
+  }
+
+  private hang(id: BoxId): void {
+    const { build, geometry: g, kit } = this.from;
+    const { runs, middle } = this.bare;
+    const { survey, kind } = build.donor;
+    switch (id) {
+      case 'junction':
+        this.onBar(id, middle, 0);
+        break;
+      case 'display':
+        this.onBar(id, add(middle, { x: 0.02, y: 0.03 }), DISPLAY_OFF);
+        break;
+      case 'leftLever':
+        this.onHand(id, 'left', 'lever');
+        break;
+      case 'rightLever':
+        this.onHand(id, 'right', 'lever');
+        break;
+      case 'keypad':
+        this.onHand(id, 'left', 'keypad');
+        break;
+      case 'throttle':
+        this.onHand(id, build.wiring.sensors.throttleHand ?? 'right', 'throttle');
+        break;
+      case 'horn':
+        this.onHand(id, 'left', 'horn');
+        break;
+      case 'shift': {
+        const shifter = this.along(survey.leftShifter?.value && !survey.rightShifter ? 'left' : 'right', null);
+        this.onBar(id, toward(middle, shifter.at, SHIFT_BEFORE), shifter.lengthM * SHIFT_BEFORE);
+        break;
+      }
+      case 'motor':
+        this.hangMotor();
+        break;
+      case 'pack':
+      case 'charger': {
+        const { place } = this.pack();
+        this.put(id, this.plugAt(), false, (r) => !r.steers || place === 'bar' || place === 'basket');
+        break;
+      }
+      case 'controller':
+        if (kit.controller.place === 'its own box') this.put(id, this.controllerAt(), true, (r) => !r.steers);
+        break;
+      case 'cadence':
+        this.put(id, g.bracket, false, (r) => r.role === 'frame');
+        break;
+      case 'speed':
+        this.put(id, speedAt(runs, g), true, (r) => r.role === 'stay' || r.role === 'chainstay');
+        break;
+      case 'frontLamp':
+        this.put(id, add(g.headBottom, { x: 0.03, y: 0.02 }), true, (r) => r.steers || r.name === 'head tube');
+        break;
+      case 'rearLamp':
+        this.put(id, rearLampAt(runs, g, kind), true);
+        break;
+    }
+  }
+
+  private put(id: BoxId, at: Point, moves: boolean, may?: (run: Run) => boolean, extraM = 0): void {
+    const own = moves ? this.from.build.wiring.boxes[id] : undefined;
+    const spot = own ? { x: own.xM, y: own.yM } : at;
+    const { hung, ways } = this.bare;
+    const key = `${id} ${spot.x} ${spot.y} ${extraM} ${own !== undefined}`;
+    let anchor = hung.get(key);
+    if (!anchor) hung.set(key, (anchor = own ? ways.hang(spot) : ways.hang(spot, may, extraM)));
+    this.anchors.set(id, anchor);
+    this.boxes.set(id, { id, at: spot, zM: -extraM, byHand: own !== undefined, moves });
+  }
+
+  /** What sits on the bar hangs on its middle by the bar's own way. */
+  private onBar(id: BoxId, at: Point, lengthM: number, zM = 0): void {
+    const { barMiddle: on, middle } = this.bare;
+    const hop = { lengthM, points: [at, middle], run: 'bar', steers: true };
+    this.anchors.set(id, { ...on, hops: [hop, ...on.hops] });
+    this.boxes.set(id, { id, at, zM, byHand: false, moves: false });
+  }
+
+  private onHand(id: BoxId, side: 'left' | 'right', item: BarItemId): void {
+    const { lengthM, at } = this.along(side, item);
+    this.onBar(id, at, lengthM, side === 'left' ? -lengthM : lengthM);
+  }
+
+  /** How far along the bar from its middle a thing sits, and where that is from the side. */
+  private along(side: 'left' | 'right', item: BarItemId | null): { lengthM: number; at: Point } {
+    const { build, kit, shelf } = this.from;
+    const { survey, kind } = build.donor;
+    const { hand, handLong } = this.bare;
+    this.items ??= { left: barItems(build, kit, 'left', shelf), right: barItems(build, kit, 'right', shelf) };
     const straight = survey[side === 'left' ? 'barLeft' : 'barRight']?.value ?? COMMON_STRAIGHT;
-    const item = barItems(build, kit, side, from.shelf).find((i) => ids.includes(i.id));
-    const fromEnd = item ? Math.min(straight, item.fromM + item.lengthM / 2) : straight / 2;
-    const lengthM = sticks ? STICK_OUT + chainLength(hand) * 0.9 : HALF_CLAMP + straight - fromEnd;
+    const found = item ? this.items[side].find((i) => i.id === item) : undefined;
+    const fromEnd = found ? Math.min(straight, found.fromM + found.lengthM / 2) : straight / 2;
+    const sticks = survey.barShape?.value === 'sideSticks' || (kind === 'tadpoleTrike' && !survey.barShape);
+    const lengthM = sticks ? STICK_OUT + handLong * 0.9 : HALF_CLAMP + straight - fromEnd;
     const share = sticks ? 0.9 : Math.max(0.12, Math.min(1, lengthM / (HALF_CLAMP + straight)));
-    const end = pointAlong(hand, chainLength(hand) * share);
-    return { lengthM, points: [end, middle] };
-  };
-  const onHand = (id: BoxId, side: 'left' | 'right'): void => {
-    const { lengthM, points } = along(side, onBar[id] ?? []);
-    ways.hangOn(id, 'barMiddle', points, lengthM, true);
-    boxes.set(id, { id, at: points[0] as Point, byHand: false, moves: false });
-  };
-  ways.hangOn('junction', 'barMiddle', [middle, middle], 0, true);
-  boxes.set('junction', { id: 'junction', at: middle, byHand: false, moves: false });
-  const above = add(middle, { x: 0.02, y: 0.03 });
-  ways.hangOn('display', 'barMiddle', [above, middle], 0.05, true);
-  boxes.set('display', { id: 'display', at: above, byHand: false, moves: false });
-  onHand('leftLever', 'left');
-  onHand('rightLever', 'right');
-  onHand('keypad', 'left');
-  onHand('throttle', wiring.sensors.throttleHand ?? 'right');
-  onHand('horn', 'left');
-  const nearShifter = along(survey.leftShifter?.value && !survey.rightShifter ? 'left' : 'right', []);
-  const shiftAt = toward(middle, nearShifter.points[0] as Point, 0.6);
-  ways.hangOn('shift', 'barMiddle', [shiftAt, middle], nearShifter.lengthM * 0.6, true);
-  boxes.set('shift', { id: 'shift', at: shiftAt, byHand: false, moves: false });
+    return { lengthM, at: pointAlong(hand, handLong * share) };
+  }
 
-  // The motor, at its axle or beside the frame.
-  const place = motorPlace(kit);
-  const pairedHere = (place === 'front' && g.pairedFront) || (place === 'rear' && g.pairedRear);
-  const motorAt = kit.side
-    ? toward(g.bracket, g.seatTop, 0.35)
-    : place === 'front'
-      ? g.frontAxle
-      : place === 'rear'
-        ? g.rearAxle
-        : g.bracket;
-  const legs = (r: Run): boolean => (place === 'front' ? r.role === 'fork' : r.role === 'stay');
-  const bearsMotor = runs.some(legs) && !kit.side && place !== 'mid' ? legs : (r: Run): boolean => r.role === 'frame';
-  put('motor', motorAt, false, bearsMotor, pairedHere ? g.trackM / 2 : 0);
+  /** The motor, at its axle or beside the frame. */
+  private hangMotor(): void {
+    const { geometry: g, kit } = this.from;
+    const place = motorPlace(kit);
+    const paired = (place === 'front' && g.pairedFront) || (place === 'rear' && g.pairedRear);
+    const inWheel = kit.hub !== undefined;
+    const at = kit.side
+      ? toward(g.bracket, g.seatTop, 0.35)
+      : place === 'front'
+        ? g.frontAxle
+        : place === 'rear'
+          ? g.rearAxle
+          : g.bracket;
+    const legs = (r: Run): boolean => (place === 'front' ? r.role === 'fork' : r.role === 'stay');
+    this.put(
+      'motor',
+      at,
+      false,
+      inWheel && this.bare.runs.some(legs) ? legs : (r) => r.role === 'frame',
+      paired ? g.trackM / 2 : 0,
+    );
+  }
 
-  const plug = laid
-    ? placed(laid.lies.pose, { x: laid.lies.turned ? laid.shape.lengthM : 0, y: laid.shape.heightM / 2 })
-    : g.bracket;
-  put('pack', plug, false, (r) => !r.steers || taken?.place === 'bar' || taken?.place === 'basket');
-  if (kit.controller.place === 'its own box') {
-    const found = placeController(frameRoom(build, g, kit).room, kit, laid);
-    const at = found
+  private pack(): { laid: Laid | null; place: PackPlace | null } {
+    if (!this.lies) {
+      const { pack } = this.from;
+      const taken = pack ? chosenPlacement(this.from, pack) : null;
+      this.lies = {
+        laid: pack && taken?.lies ? { shape: packShape(pack), lies: taken.lies } : null,
+        place: taken?.place ?? null,
+      };
+    }
+    return this.lies;
+  }
+
+  private plugAt(): Point {
+    const { laid } = this.pack();
+    return laid
+      ? placed(laid.lies.pose, { x: laid.lies.turned ? laid.shape.lengthM : 0, y: laid.shape.heightM / 2 })
+      : this.from.geometry.bracket;
+  }
+
+  private controllerAt(): Point {
+    const { build, geometry: g, kit } = this.from;
+    const found = placeController(frameRoom(build, g, kit).room, kit, this.pack().laid);
+    return found
       ? placed(found.lies.pose, { x: found.shape.lengthM / 2, y: found.shape.heightM / 2 })
       : toward(g.bracket, g.seatTop, 0.3);
-    put('controller', at, true, (r) => !r.steers);
   }
-  put('cadence', g.bracket, false, (r) => r.role === 'frame');
-  put('speed', speedAt(runs, g), true, (r) => r.role === 'stay' || r.role === 'chainstay');
-  put('frontLamp', add(g.headBottom, { x: 0.03, y: 0.02 }), true, (r) => r.steers || r.name === 'head tube');
-  put('rearLamp', rearLampAt(runs, g, kind), true);
-  put('charger', plug, false, (r) => !r.steers);
-  return { ways, runs, boxes, calibrated };
 }
 
 /** On the seat stay where the spokes pass at three fifths of the wheel, out of a pedal's way. */
@@ -192,7 +321,7 @@ function rearLampAt(runs: readonly Run[], g: DonorGeometry, kind: Build['donor']
 }
 
 /** What a lead keeps away from: tyres, cranks, and a motor that gets hot beside the tubes. */
-function hazardsOf({ donor }: Build, g: DonorGeometry, kit: Kit): Hazard[] {
+function hazardsOf({ donor }: Build, g: DonorGeometry): Hazard[] {
   const { survey } = donor;
   const tyre = (at: Point, radiusM: number): Hazard => ({ what: 'tyre', at, radiusM, centred: true, besideM: 0 });
   const besideM = (survey.crankWidth?.value ?? 0.14) / 2;
@@ -208,16 +337,6 @@ function hazardsOf({ donor }: Build, g: DonorGeometry, kit: Kit): Hazard[] {
     ...(g.pairedFront ? [] : [tyre(g.frontAxle, g.frontRadiusM)]),
     crank(g.bracket),
     ...(g.secondCrank ? [crank(g.secondCrank)] : []),
-    ...(kit.mid
-      ? [
-          {
-            what: 'hot motor' as const,
-            at: g.bracket,
-            radiusM: Math.min(kit.mid.hangsBelowM, COMMON_CASE),
-            centred: true,
-            besideM: 0,
-          },
-        ]
-      : []),
+    { what: 'hot motor', at: g.bracket, radiusM: COMMON_CASE, centred: true, besideM: 0 },
   ];
 }

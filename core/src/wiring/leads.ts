@@ -6,9 +6,12 @@ import { kindTraits } from '../donor/kinds.ts';
 import { suspensionAt } from '../layout/suspension.ts';
 import { partById } from '../parts/part.ts';
 import type { Extension } from '../parts/smallParts.ts';
-import { wiredLeads, type WiredLead } from './asWired.ts';
-import { netOf, type Net, type WaysFrom } from './boxes.ts';
-import type { Hazard, WayEdge } from './ways.ts';
+import type { WiredLead } from './asWired.ts';
+import { Net, type WaysFrom } from './boxes.ts';
+import type { BoxId } from '../parts/leads.ts';
+import type { Kit } from '../parts/kit.ts';
+import type { Hazard, Past } from './hazards.ts';
+import type { Anchor, WayEdge } from './ways.ts';
 
 /** Lead lost to each plug, each drip loop, and beside a pivot's own travel, m. Source: models, §10. */
 export const PLUG_TAKES = 0.05;
@@ -48,9 +51,8 @@ export const leadVerdictWords: Record<LeadVerdict, string> = {
 };
 
 /** A lead on its way, judged. Lengths in m. */
-export interface RoutedLead extends WiredLead {
-  /** From box to box, side view. */
-  points: Point[];
+export interface JudgedLead extends WiredLead {
+  edges: readonly WayEdge[];
   sum: LeadSum;
   neededM: number;
   /** How far the needed length may be off. */
@@ -67,10 +69,14 @@ export interface RoutedLead extends WiredLead {
   stow: { place: StowPlace; chosen: boolean; options: StowPlace[] } | null;
   /** What it cannot help passing too near. */
   near: Hazard['what'][];
+}
+
+/** A lead as the screens show it: its way as a line, and what it is tied along. */
+export interface RoutedLead extends Omit<JudgedLead, 'edges'> {
+  /** From box to box, side view. */
+  points: Point[];
   /** Tubes it is tied along, in order. */
   along: string[];
-  /** Pieces of tube it is tied to, so that what several share is tied once. */
-  pieces: { key: string; lengthM: number }[];
 }
 
 export interface LeadFix {
@@ -141,20 +147,21 @@ function isDrawnFromTape({ build }: WaysFrom): boolean {
 }
 
 /** One lead on its way: needed, supplied, what follows. */
-export function routeLead(from: WaysFrom, net: Net, lead: WiredLead, packPlace: string | null): RoutedLead {
+export function routeLead(from: WaysFrom, net: Net, lead: WiredLead, packPlace: string | null): JudgedLead {
   const { build, geometry: g } = from;
   const { survey, kind } = build.donor;
-  const choice = build.wiring.leads[lead.id] ?? usualLead();
-  const stops = [lead.from, ...choice.way.map((_, i) => `${lead.id}:${i}`), lead.to];
-  const ends = endsAt(lead);
-  const edges = stops.slice(1).flatMap((to, i) => net.ways.route(stops[i] as string, to, ends));
-  const points = edges.flatMap((e, i) => (i === 0 ? e.points : e.points.slice(1)));
+  const choice = build.wiring.leads[lead.id] ?? usualLead;
+  const past = mayPass(lead, from.kit);
+  const anchor = (box: BoxId): Anchor => net.anchor(box) as Anchor;
+  const corners = choice.way.map((p): Anchor => ({ ...net.ways.hang({ x: p.xM, y: p.yM }), hops: [] }));
+  const stops = [anchor(lead.from), ...corners, anchor(lead.to)];
+  const edges = stops.slice(1).flatMap((to, i) => net.ways.route(stops[i] as Anchor, to, past));
   const drawn = edges.reduce((sum, e) => sum + e.lengthM, 0);
   const byString = choice.stringM;
   const way = byString ?? drawn;
   const turns = edges.filter((e, i) => i > 0 && e.steers !== (edges[i - 1] as WayEdge).steers).length;
   const lock = turns === 0 ? 0 : (survey.lockSlack?.value ?? COMMON_LOCK);
-  const folds = kind === 'folding' && g.hinge !== null && folded(points, g.hinge);
+  const folds = kind === 'folding' && g.hinge !== null && edges.some((e) => folded(e.points, g.hinge as Point));
   const fold = folds ? (survey.foldSlack?.value ?? COMMON_FOLD) : 0;
   const sprung =
     lead.to === 'motor' && from.kit.hub?.place === 'front' && survey.forkKind?.value === 'suspension'
@@ -199,10 +206,9 @@ export function routeLead(from: WaysFrom, net: Net, lead: WiredLead, packPlace: 
             : 'right';
   const options = verdict === 'surplus' ? stowOptions(from, lead, packPlace) : [];
   const place = choice.stow && options.includes(choice.stow) ? choice.stow : options[0];
-  const tied = edges.filter((e) => e.run !== 'a hop');
   return {
     ...lead,
-    points,
+    edges,
     sum,
     neededM,
     bandM,
@@ -212,17 +218,20 @@ export function routeLead(from: WaysFrom, net: Net, lead: WiredLead, packPlace: 
     fix: verdict === 'short' && spareM !== null ? fixFor(from, lead, -spareM + (ext?.lengthM ?? 0)) : null,
     taken: ext || spliceM > 0 ? { extension: ext, spliceM } : null,
     stow: place ? { place, chosen: place === choice.stow, options } : null,
-    near: [...new Set(edges.flatMap((e) => (e.near && e.near !== ends ? [e.near] : [])))],
-    along: tied.reduce<string[]>((list, e) => (list.at(-1) === e.run ? list : [...list, e.run]), []),
-    pieces: tied.map((e) => ({ key: [e.from, e.to].sort().join('|'), lengthM: e.lengthM })),
+    near: [...new Set(edges.flatMap((e) => (e.near && !past.includes(e.near) ? [e.near] : [])))],
   };
 }
 
-/** What a lead ends at and so cannot keep away from. */
-function endsAt({ from, to }: WiredLead): Hazard['what'] | null {
-  if (from === 'motor' || to === 'motor') return 'hot motor';
-  if (to === 'cadence') return 'crank';
-  return to === 'speed' ? 'tyre' : null;
+const HUB: Past = ['hot motor'];
+const MID: Past = [];
+const AT_CRANK: Past = ['crank', 'hot motor'];
+const AT_WHEEL: Past = ['tyre', 'hot motor'];
+
+/** What a lead may pass: where it ends, and a motor at the cranks where there is none. */
+function mayPass({ from, to }: WiredLead, kit: Kit): Past {
+  if (to === 'cadence') return AT_CRANK;
+  if (to === 'speed') return AT_WHEEL;
+  return kit.mid && from !== 'motor' && to !== 'motor' ? MID : HUB;
 }
 
 function fixFor({ shelf }: WaysFrom, lead: WiredLead, missingM: number): LeadFix {
@@ -249,15 +258,32 @@ function extensionTaken(
 }
 
 /** Every lead of a conversion on its way. */
-export function routedLeads(from: WaysFrom, packPlace: string | null): { net: Net; leads: RoutedLead[] } {
-  const { build } = from;
-  const net = netOf(from);
-  const wired = wiredLeads(build, from.kit, from.pack, from.shelf, from.taken).filter(
-    (l) => net.boxes.has(l.from) && net.boxes.has(l.to),
-  );
-  for (const lead of wired)
-    (build.wiring.leads[lead.id]?.way ?? []).forEach((p, i) => net.ways.hang(`${lead.id}:${i}`, { x: p.xM, y: p.yM }));
-  return { net, leads: wired.map((lead) => routeLead(from, net, lead, packPlace)) };
+export function routedLeads(
+  from: WaysFrom,
+  wired: readonly WiredLead[],
+  packPlace: string | null,
+): { net: Net; leads: JudgedLead[] } {
+  const net = new Net(from);
+  const here = wired.filter((l) => net.anchor(l.from) !== null && net.anchor(l.to) !== null);
+  return { net, leads: here.map((lead) => routeLead(from, net, lead, packPlace)) };
+}
+
+/** A lead with its way drawn out. */
+export function drawnLead({ edges, ...lead }: JudgedLead): RoutedLead {
+  const tied = edges.filter((e) => e.role !== 'hop');
+  return {
+    ...lead,
+    points: edges.flatMap((e, i) => (i === 0 ? e.points : e.points.slice(1))),
+    along: tied.reduce<string[]>((list, e) => (list.at(-1) === e.run ? list : [...list, e.run]), []),
+  };
+}
+
+/** Way on tubes that several leads share, each piece once, m. */
+export function tiedOnce(leads: readonly JudgedLead[]): number {
+  const pieces = new Map<string, number>();
+  for (const { edges } of leads)
+    for (const e of edges) if (e.role !== 'hop') pieces.set(e.piece, Math.max(e.lengthM, pieces.get(e.piece) ?? 0));
+  return [...pieces.values()].reduce((sum, m) => sum + m, 0);
 }
 
 /** Where on its way a share of a lead lies: for a label or a corner to take hold of. */

@@ -9,7 +9,7 @@ const CABLE_C = 40;
 export const FUSE_WITHIN = 0.2;
 /** A spark above this pits a plug, J; a controller whose capacitors nobody names is taken to have so much, F. Source: models, §10. */
 export const SPARK_MOST = 0.5;
-const COMMON_CAPACITANCE = 0.001;
+export const COMMON_CAPACITANCE = 0.001;
 /** A pre-charge lets so much through at first, A, and is held for so many time constants. Source: models, §10. */
 const PRECHARGE_AMPS = 2;
 const PRECHARGE_TIMES = 5;

@@ -1,5 +1,5 @@
 import type { Survey } from '../donor/donor.ts';
-import { lineOf } from '../donor/frames/chains.ts';
+import { lineOf, pointAlong } from '../donor/frames/chains.ts';
 import { lengthOf, sub, type Point } from '../donor/frames/point.ts';
 import type { DonorGeometry } from '../donor/geometry.ts';
 import { kindTraits, type VehicleKind } from '../donor/kinds.ts';
@@ -88,12 +88,39 @@ export function footOn(run: Run, index: number, p: Point): Foot {
 }
 
 /** The nearest spot of all runs that pass a test; null where none does. */
-export function nearestFoot(runs: readonly Run[], p: Point, may: (run: Run) => boolean): Foot | null {
+export function nearestFoot(runs: readonly Run[], p: Point, may: (run: Run, index: number) => boolean): Foot | null {
   let best: Foot | null = null;
   runs.forEach((run, i) => {
-    if (!may(run)) return;
+    if (!may(run, i)) return;
     const foot = footOn(run, i, p);
     if (!best || foot.offM < best.offM - 1e-9) best = foot;
   });
   return best;
+}
+
+/** Runs reached from one by joints. */
+export function reachedFrom(first: number, joints: readonly (readonly [number, number])[]): Set<number> {
+  const reached = new Set([first]);
+  for (let grown = true; grown;) {
+    grown = false;
+    for (const [a, b] of joints)
+      if (reached.has(a) !== reached.has(b)) {
+        reached.add(a).add(b);
+        grown = true;
+      }
+  }
+  return reached;
+}
+
+/** A chain's piece between two ways along it, its ends put in. */
+export function between(points: readonly Point[], from: number, to: number): Point[] {
+  const out: Point[] = [pointAlong(points, from)];
+  let way = 0;
+  for (let i = 1; i < points.length; i++) {
+    const b = points[i] as Point;
+    way += lengthOf(sub(b, points[i - 1] as Point));
+    if (way > from + 1e-9 && way < to - 1e-9) out.push(b);
+  }
+  out.push(pointAlong(points, to));
+  return out;
 }

@@ -1,337 +1,343 @@
-import dijkstra from 'dijkstrajs';
 import { chainLength, pointAlong } from '../donor/frames/chains.ts';
 import { lengthOf, sub, type Point } from '../donor/frames/point.ts';
-import { footOn, nearestFoot, type Foot, type Run, type RunRole } from './runs.ts';
+import { KEEP_AWAY, NOTHING, roomTo, type Hazard, type Past } from './hazards.ts';
+import { between, footOn, nearestFoot, reachedFrom, type Foot, type Run, type RunRole } from './runs.ts';
 
 /** Ends this near another run are joined to it, m. Source: project; tubes are drawn by their middle lines. */
 const JOINED_WITHIN = 0.12;
-/** What an edge costs over its length. Source: models, §10: a chainstay is where pedal and kerb catch a lead. */
+/** What a piece costs over its length. Source: models, §10: a chainstay is where pedal and kerb catch a lead. */
 const COST: Partial<Record<RunRole, number>> = { chainstay: 3, span: 2 };
 const UNDER_BRACKET = { withinM: 0.05, cost: 2 };
 /** Where nothing may run: so dear that any other way is taken, and told where there is none. */
 const REFUSED = 60;
-/** Every edge costs a little, so that of two ways as long the simpler is taken. */
+/** Every piece costs a little, so that of two ways as long the simpler is taken. */
 const LEAST_COST = 1e-6;
-
-/** Pieces a run is cut into at most, m. */
-const PIECE = 0.15;
-/** A stay's middle from the vehicle's near the bracket, and what a lead takes beside it, m. Source: project, common frames. */
-const STAY_OUT = 0.028;
-const LEAD_THICK = 0.005;
-
-/** A tube drawn so deep in a wheel's disc is one of a pair beside it, m. Source: project. */
-const BESIDE_WHEEL = 0.03;
-
-/** Something a lead must keep away from: a disc in the side view. */
-export interface Hazard {
-  what: 'tyre' | 'crank' | 'hot motor';
-  at: Point;
-  radiusM: number;
-  /** True where it stands in the middle plane, as a tube does; a crank passes beside the tubes. */
-  centred: boolean;
-  /** Its inner face from the middle, m, for what passes beside. */
-  besideM: number;
-}
-/** Nothing runs nearer than this. Source: models, §10. */
-export const KEEP_AWAY = 0.02;
-
-/** One edge of a way: a piece of a run, or a hop to a box. */
+/** Pieces a run is cut into at most, m: what is near a crank or a tyre is told of that piece alone. */
+const PIECE = 0.2;
+/** One piece of a way: of a run, a joint, or a hop to a box. */
 export interface WayEdge {
-  from: string;
-  to: string;
+  /** Its piece of tube, the same for every lead along it. */
+  piece: string;
   lengthM: number;
   run: string;
-  role: RunRole;
+  role: RunRole | 'hop';
   points: Point[];
   steers: boolean;
   near: Hazard['what'] | null;
 }
 
-interface Cut {
+interface Neighbour {
+  to: number;
+  piece: number;
+}
+
+/** Costs from one node, and the piece by which each node is come to; -1 at the first. */
+interface Tree {
+  cost: Float64Array;
+  by: Int32Array;
+}
+
+interface Node {
+  run: number;
   alongM: number;
   at: Point;
-  node: string;
+}
+
+interface Piece {
+  a: number;
+  b: number;
+  /** Length as drawn, and what a string made of it. */
+  drawnM: number;
+  scale: number;
+  run: string;
+  role: RunRole;
+  steers: boolean;
+  near: Hazard['what'] | null;
+  /** Under the bracket. */
+  low: boolean;
+  points: Point[];
+}
+
+/** Where a box hangs on the ways: on a piece, or on another anchor by a way of its own. */
+export interface Anchor {
+  piece: number;
+  /** Share of the piece from its first end. */
+  share: number;
+  hops: { lengthM: number; points: Point[]; run: string; steers: boolean }[];
 }
 
 const isBolted = ({ role }: Run): boolean => role === 'rack' || role === 'box' || role === 'seat' || role === 'trailer';
 
-/** How near a run passes a hazard, m, tied to the face turned away from it. */
-function roomTo(run: Run, p: Point, h: Hazard): number {
-  const side = Math.hypot(p.x - h.at.x, p.y - h.at.y) - h.radiusM;
-  if (run.role === 'fork' || run.role === 'stay' || run.role === 'chainstay') {
-    // Stays and legs stand beside the wheel and shield what is tied to their outer face; a crank passes outside them.
-    if (h.centred) return Infinity;
-    const gap = h.besideM - (STAY_OUT + run.diameterM / 2 + LEAD_THICK);
-    return Math.hypot(Math.max(0, side), Math.max(0, gap));
-  }
-  if (!h.centred) {
-    const gap = h.besideM - run.diameterM / 2;
-    return Math.hypot(Math.max(0, side), Math.max(0, gap));
-  }
-  // What overlaps the wheel in the side view stands beside it, as a stay does.
-  return side < -BESIDE_WHEEL ? Infinity : side + run.diameterM / 2;
-}
-
-/** The net of ways over a vehicle, with boxes hung on it. Made anew a plan; pure over its inputs. */
+/** The net of ways over a vehicle. Once made it does not change but for a string's calibration; boxes are hung on it from outside. */
 export class Ways {
   private readonly runs: readonly Run[];
-  private readonly hazards: readonly Hazard[];
-  private readonly cuts: Cut[][];
-  private readonly hung: WayEdge[] = [];
-  private readonly links: WayEdge[] = [];
-  private readonly scaled = new Map<string, number>();
-  private edges: Map<string, WayEdge> | null = null;
-  private graphs = new Map<string, Record<string, Record<string, number>>>();
-  private readonly found = new Map<string, Record<string, string>>();
   private readonly bracket: Point;
+  private readonly nodes: Node[] = [];
+  private readonly pieces: Piece[] = [];
+  private neighbours: { to: number; piece: number }[][] | null = null;
+  private readonly byNodes = new Map<string, number>();
+  private readonly found = new Map<string, Tree>();
+  private readonly piecesOf: number[][];
+  private readonly ways = new Map<string, WayEdge[]>();
 
   constructor(runs: readonly Run[], bracket: Point, hazards: readonly Hazard[]) {
     this.runs = runs;
     this.bracket = bracket;
-    this.hazards = hazards;
-    this.cuts = runs.map((run, i) => {
+    const cuts: number[][] = runs.map((run, i) => {
       const long = chainLength(run.points);
-      // Cut into short pieces, so that what is near a crank or a tyre is told of that piece alone.
-      const steps = Math.ceil(long / PIECE);
-      return [
-        { alongM: 0, at: run.points[0] as Point, node: `${i}a` },
-        ...Array.from({ length: Math.max(0, steps - 1) }, (_, n) => {
-          const alongM = (long * (n + 1)) / steps;
-          return { alongM, at: pointAlong(run.points, alongM), node: `${i}s${n}` };
-        }),
-        { alongM: long, at: run.points.at(-1) as Point, node: `${i}b` },
-      ];
+      const steps = Math.max(1, Math.ceil(long / PIECE));
+      return Array.from({ length: steps + 1 }, (_, n) =>
+        this.node(i, (long * n) / steps, pointAlong(run.points, (long * n) / steps)),
+      );
     });
-    this.join();
-  }
-
-  /** A node on a run, made where there is none yet. */
-  private cutAt(foot: Foot): string {
-    const cuts = this.cuts[foot.run] as Cut[];
-    const same = cuts.find((c) => Math.abs(c.alongM - foot.alongM) < 1e-4);
-    if (same) return same.node;
-    const node = `${foot.run}c${cuts.length}`;
-    cuts.push({ alongM: foot.alongM, at: foot.at, node });
-    this.changed();
-    return node;
-  }
-
-  private changed(): void {
-    this.edges = null;
-    this.found.clear();
-  }
-
-  private link(a: string, b: string, from: Point, to: Point, role: RunRole, steers: boolean): void {
-    this.links.push({
-      from: a,
-      to: b,
-      lengthM: lengthOf(sub(to, from)),
-      run: role === 'span' ? 'a span' : 'a joint',
-      role,
-      points: [from, to],
-      steers,
-      near: null,
-    });
-    this.changed();
-  }
-
-  /** Joins runs where they meet; what turns with the bar is joined to the frame at the head alone. */
-  private join(): void {
-    const head = this.runs.findIndex((r) => r.name === 'head tube');
-    this.runs.forEach((run, i) => {
-      const ends = [run.points[0] as Point, run.points.at(-1) as Point];
-      const joinsTo = (other: Run, j: number): boolean =>
-        j !== i && (run.steers === other.steers || (head >= 0 && (j === head || i === head)));
-      ends.forEach((end, k) => {
-        // To the nearest tube, and to the nearest of what is only bolted on.
-        for (const bolted of [false, true]) {
-          const best = nearestFoot(
-            this.runs,
-            end,
-            (other) => isBolted(other) === bolted && joinsTo(other, this.runs.indexOf(other)),
-          );
-          if (best && best.offM <= JOINED_WITHIN)
-            this.link(`${i}${k === 0 ? 'a' : 'b'}`, this.cutAt(best), end, best.at, 'frame', run.steers);
-        }
-      });
-    });
-    this.bridge();
-  }
-
-  /** What hangs on nothing yet is joined where it comes nearest, by a span that must be clipped to something. */
-  private bridge(): void {
-    for (let turn = 0; turn < this.runs.length; turn++) {
-      const reached = this.reachedFrom(0);
-      const outside = this.runs.findIndex((_, i) => !reached.has(i));
-      if (outside < 0) return;
-      let best: { off: number; from: Foot; to: Foot } | null = null;
-      this.runs.forEach((run, i) => {
-        if (reached.has(i)) return;
-        for (const end of run.points)
-          this.runs.forEach((other, j) => {
-            if (!reached.has(j)) return;
-            const to = footOn(other, j, end);
-            const from = footOn(run, i, end);
-            if (!best || to.offM < best.off - 1e-9) best = { off: to.offM, from, to };
-          });
-      });
-      if (best === null) return;
-      const { from, to } = best as { from: Foot; to: Foot };
-      const near = lengthOf(sub(from.at, to.at)) <= JOINED_WITHIN;
-      const steers = (this.runs[from.run] as Run).steers;
-      this.link(this.cutAt(from), this.cutAt(to), from.at, to.at, near ? 'frame' : 'span', steers);
-    }
-  }
-
-  private reachedFrom(first: number): Set<number> {
-    const of = (node: string): number => Number.parseInt(node, 10);
-    const reached = new Set([first]);
-    for (let grown = true; grown;) {
-      grown = false;
-      for (const { from, to } of this.links) {
-        const [a, b] = [of(from), of(to)];
-        if (reached.has(a) !== reached.has(b)) {
-          reached.add(a).add(b);
-          grown = true;
-        }
-      }
-    }
-    return reached;
-  }
-
-  /** Hangs a box on the nearest run that may bear it; `extraM` is what lies out of the side view. */
-  hang(id: string, at: Point, may: (run: Run) => boolean = () => true, extraM = 0): void {
-    const foot = nearestFoot(this.runs, at, may) ?? nearestFoot(this.runs, at, () => true);
-    if (!foot) return;
-    const { steers } = this.runs[foot.run] as Run;
-    this.hop(id, this.cutAt(foot), at, foot.at, foot.offM + extraM, steers);
-  }
-
-  /** Hangs a box on another by a way of its own: along a bar, say. */
-  hangOn(id: string, other: string, points: readonly Point[], lengthM: number, steers: boolean): void {
-    this.hung.push({ from: id, to: other, lengthM, run: 'bar', role: 'bar', points: [...points], steers, near: null });
-    this.changed();
-  }
-
-  private hop(id: string, node: string, at: Point, to: Point, lengthM: number, steers: boolean): void {
-    this.hung.push({ from: id, to: node, lengthM, run: 'a hop', role: 'frame', points: [at, to], steers, near: null });
-    this.changed();
-  }
-
-  /** Makes ways along the edges between two boxes longer or shorter by a measured one. */
-  calibrate(from: string, to: string, measuredM: number): number {
-    const edges = this.route(from, to);
-    const drawn = edges.reduce((sum, e) => sum + e.lengthM, 0);
-    if (drawn <= 0) return 1;
-    const k = measuredM / drawn;
-    for (const e of edges) this.scaled.set(key(e.from, e.to), k);
-    this.changed();
-    return k;
-  }
-
-  /** Every edge there is, the shortest where two join the same nodes. */
-  private all(): Map<string, WayEdge> {
-    if (this.edges) return this.edges;
-    const edges = new Map<string, WayEdge>();
-    this.graphs.clear();
-    const put = (e: WayEdge): void => {
-      const name = key(e.from, e.to);
-      const lengthM = e.lengthM * (this.scaled.get(name) ?? 1);
-      const before = edges.get(name);
-      if (!before || before.lengthM > lengthM) edges.set(name, { ...e, lengthM });
-    };
-    this.runs.forEach((run, i) => {
-      const cuts = [...(this.cuts[i] as Cut[])].sort((a, b) => a.alongM - b.alongM);
-      for (let c = 1; c < cuts.length; c++) {
-        const [a, b] = [cuts[c - 1] as Cut, cuts[c] as Cut];
-        const points = between(run.points, a.alongM, b.alongM);
-        put({
-          from: a.node,
-          to: b.node,
-          lengthM: b.alongM - a.alongM,
+    const links = this.joined(cuts);
+    this.piecesOf = runs.map(() => []);
+    runs.forEach((run, i) => {
+      const sorted = [...(cuts[i] as number[])].sort((a, b) => this.at(a).alongM - this.at(b).alongM);
+      for (let c = 1; c < sorted.length; c++) {
+        const [a, b] = [sorted[c - 1] as number, sorted[c] as number];
+        const points = between(run.points, this.at(a).alongM, this.at(b).alongM);
+        const middle = pointAlong(points, chainLength(points) / 2);
+        (this.piecesOf[i] as number[]).push(this.pieces.length);
+        this.add({
+          a,
+          b,
+          drawnM: this.at(b).alongM - this.at(a).alongM,
           run: run.name,
           role: run.role,
-          points,
           steers: run.steers,
-          near: this.hazardOf(run, points),
+          near: hazards.find((h) => roomTo(run, middle, h) < KEEP_AWAY)?.what ?? null,
+          points,
         });
       }
     });
-    for (const e of [...this.links, ...this.hung]) put(e);
-    this.edges = edges;
-    return edges;
-  }
-
-  /** Costs of every edge, for a lead that must end at one of the things it would otherwise keep away from. */
-  private graphFor(endsAt: Hazard['what'] | null): Record<string, Record<string, number>> {
-    const edges = this.all();
-    let graph = this.graphs.get(endsAt ?? '');
-    if (graph) return graph;
-    graph = {};
-    for (const e of edges.values()) {
-      const low = e.role === 'frame' && lengthOf(sub(middleOf(e.points), this.bracket)) < UNDER_BRACKET.withinM;
-      const refused = e.near !== null && e.near !== endsAt;
-      const cost =
-        e.lengthM * (COST[e.role] ?? 1) * (low ? UNDER_BRACKET.cost : 1) * (refused ? REFUSED : 1) + LEAST_COST;
-      (graph[e.from] ??= {})[e.to] = cost;
-      (graph[e.to] ??= {})[e.from] = cost;
+    for (const { a, b, role, steers } of links) {
+      const points = [this.at(a).at, this.at(b).at];
+      const run = role === 'span' ? 'a span' : 'a joint';
+      this.add({ a, b, drawnM: chainLength(points), run, role, steers, near: null, points });
     }
-    this.graphs.set(endsAt ?? '', graph);
-    return graph;
   }
 
-  private hazardOf(run: Run, points: readonly Point[]): Hazard['what'] | null {
-    const middle = middleOf(points);
-    for (const h of this.hazards) if (roomTo(run, middle, h) < KEEP_AWAY) return h.what;
-    return null;
+  private at(node: number): Node {
+    return this.nodes[node] as Node;
   }
 
-  /** The cheapest way between two boxes, as edges from first to last; empty where there is none. */
-  route(from: string, to: string, endsAt: Hazard['what'] | null = null): WayEdge[] {
-    const graph = this.graphFor(endsAt);
-    const edges = this.all();
-    if (from === to || !graph[from] || !graph[to]) return [];
-    const name = `${endsAt ?? ''}|${from}`;
-    let before = this.found.get(name);
-    if (!before) this.found.set(name, (before = dijkstra.single_source_shortest_paths(graph, from)));
-    if (before[to] === undefined) return [];
-    const nodes = dijkstra.extract_shortest_path_from_predecessor_list(before, to);
-    return nodes.slice(1).map((node, i) => {
-      const last = nodes[i] as string;
-      const e = edges.get(key(last, node)) as WayEdge;
-      return e.from === last ? e : { ...e, from: last, to: node, points: [...e.points].reverse() };
+  private node(run: number, alongM: number, at: Point): number {
+    this.nodes.push({ run, alongM, at });
+    return this.nodes.length - 1;
+  }
+
+  private add(p: Omit<Piece, 'scale' | 'low'>): void {
+    const middle = pointAlong(p.points, chainLength(p.points) / 2);
+    const low = p.role === 'frame' && lengthOf(sub(middle, this.bracket)) < UNDER_BRACKET.withinM;
+    const name = pairOf(p.a, p.b);
+    const before = this.byNodes.get(name);
+    if (before !== undefined && (this.pieces[before] as Piece).drawnM <= p.drawnM) return;
+    this.byNodes.set(name, this.pieces.length);
+    this.pieces.push({ ...p, scale: 1, low });
+  }
+
+  /** Cuts a run where something meets it. */
+  private cut(cuts: number[][], foot: Foot): number {
+    const here = cuts[foot.run] as number[];
+    const same = here.find((n) => Math.abs(this.at(n).alongM - foot.alongM) < 1e-4);
+    if (same !== undefined) return same;
+    const made = this.node(foot.run, foot.alongM, foot.at);
+    here.push(made);
+    return made;
+  }
+
+  /** Joints where runs meet; what turns with the bar is joined to the frame at the head alone. */
+  private joined(cuts: number[][]): { a: number; b: number; role: RunRole; steers: boolean }[] {
+    const links: { a: number; b: number; role: RunRole; steers: boolean }[] = [];
+    const head = this.runs.findIndex((r) => r.name === 'head tube');
+    this.runs.forEach((run, i) => {
+      const here = cuts[i] as number[];
+      const ends = [here[0] as number, here.find((n) => this.at(n).alongM >= chainLength(run.points) - 1e-9) as number];
+      const joinsTo = (j: number): boolean =>
+        j !== i && (run.steers === this.runs[j]?.steers || (head >= 0 && (j === head || i === head)));
+      for (const end of ends)
+        // To the nearest tube, and to the nearest of what is only bolted on.
+        for (const bolted of [false, true]) {
+          const best = nearestFoot(this.runs, this.at(end).at, (other, j) => isBolted(other) === bolted && joinsTo(j));
+          if (best && best.offM <= JOINED_WITHIN)
+            links.push({ a: end, b: this.cut(cuts, best), role: 'frame', steers: run.steers });
+        }
     });
-  }
-}
-
-const key = (a: string, b: string): string => (a < b ? `${a}|${b}` : `${b}|${a}`);
-
-function middleOf(points: readonly Point[]): Point {
-  const a = points[0] as Point;
-  const b = points.at(-1) as Point;
-  return { x: (a.x + b.x) / 2, y: (a.y + b.y) / 2 };
-}
-
-/** A chain's piece between two ways along it, its ends put in. */
-export function between(points: readonly Point[], from: number, to: number): Point[] {
-  const out: Point[] = [];
-  let way = 0;
-  for (let i = 1; i < points.length; i++) {
-    const a = points[i - 1] as Point;
-    const b = points[i] as Point;
-    const long = lengthOf(sub(b, a));
-    const at = (w: number): Point => {
-      const t = long > 0 ? (w - way) / long : 0;
-      return { x: a.x + (b.x - a.x) * t, y: a.y + (b.y - a.y) * t };
-    };
-    if (from >= way && from <= way + long && out.length === 0) out.push(at(from));
-    if (out.length > 0 && way + long < to && way + long > from) out.push(b);
-    if (to >= way && to <= way + long + 1e-9) {
-      out.push(at(to));
-      return out;
+    // What hangs on nothing yet is joined where it comes nearest, by a span that must be clipped to something.
+    for (let turn = 0; turn < this.runs.length; turn++) {
+      const reached = reachedFrom(
+        0,
+        links.map(({ a, b }) => [this.at(a).run, this.at(b).run]),
+      );
+      if (reached.size === this.runs.length) break;
+      let best: { from: Foot; to: Foot } | null = null;
+      this.runs.forEach((run, i) => {
+        if (reached.has(i)) return;
+        for (const p of run.points) {
+          const to = nearestFoot(this.runs, p, (_, j) => reached.has(j));
+          if (to && (!best || to.offM < best.to.offM - 1e-9)) best = { from: footOn(run, i, p), to };
+        }
+      });
+      if (best === null) break;
+      const { from, to } = best as { from: Foot; to: Foot };
+      links.push({
+        a: this.cut(cuts, from),
+        b: this.cut(cuts, to),
+        role: to.offM <= JOINED_WITHIN ? 'frame' : 'span',
+        steers: (this.runs[from.run] as Run).steers,
+      });
     }
-    way += long;
+    return links;
   }
-  if (out.length < 2) out.push(points.at(-1) as Point);
-  return out;
+
+  /** Hangs a box on the nearest run that may bear it; `extraM` is what lies out of the side view. */
+  hang(at: Point, may: (run: Run) => boolean = () => true, extraM = 0): Anchor {
+    const foot = nearestFoot(this.runs, at, may) ?? nearestFoot(this.runs, at, () => true);
+    if (!foot) return { piece: 0, share: 0, hops: [] };
+    const piece =
+      (this.piecesOf[foot.run] as number[]).find((n) => {
+        const { a, b } = this.pieces[n] as Piece;
+        return foot.alongM >= this.at(a).alongM - 1e-9 && foot.alongM <= this.at(b).alongM + 1e-9;
+      }) ?? 0;
+    const { a, drawnM, steers } = this.pieces[piece] as Piece;
+    return {
+      piece,
+      share: drawnM > 0 ? (foot.alongM - this.at(a).alongM) / drawnM : 0,
+      hops: [{ lengthM: foot.offM + extraM, points: [at, foot.at], run: 'a hop', steers }],
+    };
+  }
+
+  /** Makes the pieces between two anchors longer or shorter by a measured way. */
+  calibrate(from: Anchor, to: Anchor, measuredM: number): void {
+    const edges = this.route(from, to);
+    const drawn = edges.reduce((sum, e) => sum + e.lengthM, 0);
+    if (drawn <= 0) return;
+    const on = new Set(edges.map((e) => e.piece));
+    this.pieces.forEach((p, i) => {
+      if (on.has(String(i))) p.scale = measuredM / drawn;
+    });
+    this.found.clear();
+    this.ways.clear();
+  }
+
+  private costOf(p: Piece, past: Past): number {
+    const refused = p.near !== null && !past.includes(p.near);
+    return (
+      p.drawnM * p.scale * (COST[p.role] ?? 1) * (p.low ? UNDER_BRACKET.cost : 1) * (refused ? REFUSED : 1) + LEAST_COST
+    );
+  }
+
+  /** Cheapest costs from one node to all others, and the piece by which each is come to: Dijkstra's, over some sixty nodes. */
+  private fromNode(node: number, past: Past): Tree {
+    const name = `${past.join()}|${node}`;
+    const kept = this.found.get(name);
+    if (kept) return kept;
+    const count = this.nodes.length;
+    if (!this.neighbours) {
+      this.neighbours = Array.from({ length: count }, () => []);
+      for (const piece of this.byNodes.values()) {
+        const { a, b } = this.pieces[piece] as Piece;
+        (this.neighbours[a] as Neighbour[]).push({ to: b, piece });
+        (this.neighbours[b] as Neighbour[]).push({ to: a, piece });
+      }
+    }
+    const costs = this.pieces.map((p) => this.costOf(p, past));
+    const cost = new Float64Array(count).fill(Infinity);
+    const by = new Int32Array(count).fill(-1);
+    const done = new Uint8Array(count);
+    cost[node] = 0;
+    for (let turn = 0; turn < count; turn++) {
+      let next = -1;
+      for (let n = 0; n < count; n++)
+        if (done[n] === 0 && (next < 0 || (cost[n] as number) < (cost[next] as number))) next = n;
+      if (next < 0 || cost[next] === Infinity) break;
+      done[next] = 1;
+      for (const { to, piece } of this.neighbours[next] as Neighbour[]) {
+        const through = (cost[next] as number) + (costs[piece] as number);
+        if (through < (cost[to] as number)) {
+          cost[to] = through;
+          by[to] = piece;
+        }
+      }
+    }
+    const made = { cost, by };
+    this.found.set(name, made);
+    return made;
+  }
+
+  /** The cheapest way between two anchors, as edges from first to last, hops to the boxes included. */
+  route(from: Anchor, to: Anchor, past: Past = NOTHING): WayEdge[] {
+    const hop = (h: Anchor['hops'][number], turned: boolean): WayEdge => ({
+      piece: '',
+      lengthM: h.lengthM,
+      run: h.run,
+      role: 'hop',
+      points: turned ? [...h.points].reverse() : h.points,
+      steers: h.steers,
+      near: null,
+    });
+    return [
+      ...from.hops.map((h) => hop(h, false)),
+      ...this.kept(from, to, past),
+      ...[...to.hops].reverse().map((h) => hop(h, true)),
+    ];
+  }
+
+  /** Ways between the same two spots are the same for every kit: each is found once. */
+  private kept(from: Anchor, to: Anchor, past: Past): WayEdge[] {
+    const name = `${past.join()}|${from.piece}|${from.share}|${to.piece}|${to.share}`;
+    let made = this.ways.get(name);
+    if (!made) this.ways.set(name, (made = this.between(from, to, past)));
+    return made;
+  }
+
+  private between(from: Anchor, to: Anchor, past: Past): WayEdge[] {
+    const [p, q] = [this.pieces[from.piece] as Piece, this.pieces[to.piece] as Piece];
+    if (from.piece === to.piece) return [this.part(from.piece, from.share, to.share)];
+    let best: { cost: number; a: 0 | 1; b: 0 | 1 } | null = null;
+    for (const a of [0, 1] as const) {
+      const cost = this.fromNode(a === 0 ? p.a : p.b, past).cost;
+      for (const b of [0, 1] as const) {
+        const way = cost[b === 0 ? q.a : q.b] as number;
+        if (way === Infinity) continue;
+        const whole =
+          way + this.costOf(p, past) * Math.abs(from.share - a) + this.costOf(q, past) * Math.abs(to.share - b);
+        if (!best || whole < best.cost - 1e-12) best = { cost: whole, a, b };
+      }
+    }
+    if (!best) return [];
+    const first = best.a === 0 ? p.a : p.b;
+    const { by } = this.fromNode(first, past);
+    const whole: WayEdge[] = [];
+    for (let node = best.b === 0 ? q.a : q.b; node !== first;) {
+      const at = by[node] as number;
+      const piece = this.pieces[at] as Piece;
+      const forward = piece.b === node;
+      whole.unshift(forward ? this.part(at, 0, 1) : this.part(at, 1, 0));
+      node = forward ? piece.a : piece.b;
+    }
+    return [this.part(from.piece, from.share, best.a), ...whole, this.part(to.piece, best.b, to.share)].filter(
+      (e) => e.lengthM > 1e-9 || e.points.length > 2,
+    );
+  }
+
+  /** A part of a piece between two shares of it. */
+  private part(at: number, from: number, to: number): WayEdge {
+    const p = this.pieces[at] as Piece;
+    const long = chainLength(p.points);
+    const [low, high] = [Math.min(from, to), Math.max(from, to)];
+    const points = low <= 0 && high >= 1 ? p.points : between(p.points, long * low, long * high);
+    return {
+      piece: String(at),
+      lengthM: p.drawnM * p.scale * (high - low),
+      run: p.run,
+      role: p.role,
+      points: from <= to ? points : [...points].reverse(),
+      steers: p.steers,
+      near: p.near,
+    };
+  }
 }
+
+const pairOf = (a: number, b: number): string => (a < b ? `${a}|${b}` : `${b}|${a}`);

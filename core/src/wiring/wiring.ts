@@ -1,18 +1,17 @@
 import type { Build } from '../build/build.ts';
 import type { Taking } from '../build/remedy.ts';
 import { fullVolts, nominalVolts } from '../pack/battery.ts';
-import type { BoxId, PlugEnd, Socket } from '../parts/leads.ts';
+import type { Kit } from '../parts/kit.ts';
+import { boxIds, type BoxId, type Socket } from '../parts/leads.ts';
 import { tyreRadius } from '../quantity/tyre.ts';
 import type { PlanContext } from '../vehicle/context.ts';
-import { chosenControls, freeSockets } from './asWired.ts';
-import { barSides, type BarSide } from './bar.ts';
-import type { PlacedBox, WaysFrom } from './boxes.ts';
+import { chosenControls, freeSockets, wiredLeads, type WiredLead } from './asWired.ts';
+import type { Net, PlacedBox, WaysFrom } from './boxes.ts';
 import { meterChecks, type MeterCheck } from './checks.ts';
 import { joinedOf, type Joined } from './joined.ts';
-import { routedLeads, type RoutedLead } from './leads.ts';
+import { drawnLead, routedLeads, tiedOnce, type JudgedLead, type RoutedLead } from './leads.ts';
 import { leverSheets, type LeverSheet } from './levers.ts';
-import { nextPhases, type PhaseFinding } from './phases.ts';
-import { powerOf, type PowerSum } from './power.ts';
+import { COMMON_CAPACITANCE, powerOf, sparkOf, type PowerSum, type Spark } from './power.ts';
 import { cadenceSheet, speedSheet, type CadenceSheet, type SpeedSheet } from './sensors.ts';
 
 /** Ties and clips along a lead outside, m apart. Source: the work, §6. */
@@ -33,90 +32,147 @@ export interface Wiring {
   /** A string was taken from bar to bracket: ways follow it. */
   byString: boolean;
   power: PowerSum | null;
-  /** The charger's plug against the pack's socket. */
-  charging: { plug: PlugEnd | null };
   levers: LeverSheet[];
   cadence: CadenceSheet;
   speed: SpeedSheet;
-  bar: BarSide[];
   sockets: Socket[];
   lamps: Lamps;
   joined: Joined | null;
-  phases: PhaseFinding;
   checks: MeterCheck[];
   /** Way on tubes that is tied, each piece once, m; and the small things it takes. */
   tiedM: number;
   materials: Taking[];
 }
 
-const kept = new WeakMap<PlanContext, Wiring>();
+const kept = new WeakMap<PlanContext, Wired>();
 
-/** The wiring of the kit and pack in question; null without a kit. Worked out once a context. */
-export function wiringOf(context: PlanContext): Wiring | null {
+/** The wiring of the kit and pack in question, each part worked out when it is asked for; null without a kit. */
+export function wiredOf(context: PlanContext): Wired | null {
   const { kit } = context;
   if (!kit) return null;
   let made = kept.get(context);
-  if (!made) kept.set(context, (made = wire({ ...pick(context), kit }, context)));
+  if (!made) kept.set(context, (made = new Wired(context, kit)));
   return made;
 }
 
-const pick = ({ build, geometry, pack, shelf, detail, taken }: PlanContext): Omit<WaysFrom, 'kit'> => ({
-  build,
-  geometry,
-  pack,
-  shelf,
-  detail,
-  taken: taken.filter((t) => t.place === 'leads').map((t) => t.part),
-});
-
-function wire(from: WaysFrom, context: PlanContext): Wiring {
-  const { build, kit, pack, shelf } = from;
-  const { net, leads } = routedLeads(from, context.packPlace);
-  const power = powerHere(from, leads);
-  const { asItWillBe } = context;
-  const { gearing, tyres } = asItWillBe;
-  const lowest = gearing.gears.reduce(
-    (a, b) => (b.cog > a.cog ? b : a),
-    gearing.gears[0] as (typeof gearing.gears)[number],
-  );
+/** All of it as plain data, for the stage. */
+export function wiringOf(context: PlanContext): Wiring | null {
+  const wired = wiredOf(context);
+  if (!wired) return null;
+  const { build, shelf, pack } = context;
+  const { kit, leads, boxes, byString, power, cadence, joined, lamps } = wired;
   const sockets = freeSockets(build, kit, shelf);
   const tiedM = tiedOnce(leads);
+  const drawn = leads.map(drawnLead);
   return {
-    boxes: [...net.boxes.values()].filter(
-      (b) => b.id !== 'charger' && leads.some((l) => l.from === b.id || l.to === b.id),
-    ),
-    leads,
-    byString: net.calibrated,
+    boxes,
+    leads: drawn,
+    byString,
     power,
-    charging: { plug: pack?.charge?.plug ?? null },
     levers: leverSheets(build, kit, shelf),
-    cadence: cadenceSheet(build, kit, shelf, {
-      wheelRadiusM: tyreRadius(tyres.rear),
-      ring: gearing.ring,
-      cog: lowest.cog,
-    }),
+    cadence,
     speed: speedSheet(build, kit),
-    bar: barSides(build, kit, shelf),
     sockets,
-    lamps: lampsHere(from),
-    joined: build.wiring.packs ? joinedOf(build.wiring.packs) : null,
-    phases: nextPhases(build.wiring.phases),
-    checks: meterChecks(build, kit, pack, leads, power),
+    lamps,
+    joined,
+    checks: meterChecks(build, kit, pack, drawn, power),
     tiedM,
     materials: materialsFor(build, leads, tiedM, sockets.length, power),
   };
 }
 
-/** Pieces of way that leads share are tied once. */
-function tiedOnce(leads: readonly RoutedLead[]): number {
-  const pieces = new Map<string, number>();
-  for (const lead of leads) for (const p of lead.pieces) pieces.set(p.key, p.lengthM);
-  return [...pieces.values()].reduce((sum, m) => sum + m, 0);
+/** One conversion's wiring in the making: candidates are judged by the thousand, and most ask for little of it. */
+class Wired {
+  readonly kit: Kit;
+  private readonly context: PlanContext;
+  private readonly from: WaysFrom;
+  private wired: WiredLead[] | undefined;
+  private routed: { net: Net; leads: JudgedLead[] } | undefined;
+  private sum: PowerSum | null | undefined;
+
+  constructor(context: PlanContext, kit: Kit) {
+    const { build, geometry, pack, shelf, detail, taken } = context;
+    this.context = context;
+    this.kit = kit;
+    this.from = {
+      build,
+      geometry,
+      kit,
+      pack,
+      shelf,
+      detail,
+      taken: taken.filter((t) => t.place === 'leads').map((t) => t.part),
+    };
+  }
+
+  /** Leads before they are routed: plugs and joints, no lengths of way. */
+  get plugged(): readonly WiredLead[] {
+    const { build, kit, pack, shelf, taken } = this.from;
+    return (this.wired ??= wiredLeads(build, kit, pack, shelf, taken));
+  }
+
+  private get ways(): { net: Net; leads: JudgedLead[] } {
+    return (this.routed ??= routedLeads(this.from, this.plugged, this.context.packPlace));
+  }
+
+  get leads(): JudgedLead[] {
+    return this.ways.leads;
+  }
+
+  get boxes(): PlacedBox[] {
+    const { net, leads } = this.ways;
+    return boxIds.flatMap((id) => {
+      const box = leads.some((l) => l.from === id || l.to === id) ? net.box(id) : null;
+      return box ? [box] : [];
+    });
+  }
+
+  get byString(): boolean {
+    return this.ways.net.calibrated;
+  }
+
+  get power(): PowerSum | null {
+    if (this.sum === undefined) this.sum = powerHere(this.from, this.leads);
+    return this.sum;
+  }
+
+  get spark(): { sum: Spark; fullVolts: number; farad: number; known: boolean } | null {
+    const { pack, kit, shelf } = this.from;
+    if (!pack) return null;
+    const farad = kit.wiring?.capacitanceF ?? COMMON_CAPACITANCE;
+    const volts = fullVolts(pack);
+    return {
+      sum: sparkOf(volts, farad, shelf.precharge),
+      fullVolts: volts,
+      farad,
+      known: kit.wiring?.capacitanceF !== undefined,
+    };
+  }
+
+  get cadence(): CadenceSheet {
+    const { gearing, tyres } = this.context.asItWillBe;
+    const lowest = Math.max(...gearing.gears.map((g) => g.cog));
+    return cadenceSheet(this.from.build, this.kit, this.from.shelf, {
+      wheelRadiusM: tyreRadius(tyres.rear),
+      ring: gearing.ring,
+      cog: lowest,
+    });
+  }
+
+  get lamps(): Lamps {
+    return lampsHere(this.from);
+  }
+
+  get joined(): Joined | null {
+    const { packs } = this.from.build.wiring;
+    return packs ? joinedOf(packs) : null;
+  }
 }
+export type { Wired };
 
 function materialsFor(
   build: Build,
-  leads: readonly RoutedLead[],
+  leads: readonly JudgedLead[],
   tiedM: number,
   free: number,
   power: PowerSum | null,
@@ -138,7 +194,7 @@ function materialsFor(
   ];
 }
 
-function powerHere({ build, kit, pack, shelf }: WaysFrom, leads: readonly RoutedLead[]): PowerSum | null {
+function powerHere({ build, kit, pack, shelf }: WaysFrom, leads: readonly JudgedLead[]): PowerSum | null {
   const battery = leads.find((l) => l.id === 'battery');
   if (!pack || !battery) return null;
   const { joint, plug, socket, taken } = battery;

@@ -11,6 +11,9 @@ export type DonorView =
 /** Which leg of the pack's work is on the Pack stage. */
 export type PackView = 'place' | 'weight' | 'wheels' | 'make';
 
+/** Which leg of the wiring is on the Wiring stage. */
+export type WiringView = 'leads' | 'loom' | 'levers' | 'bar' | 'power' | 'settings' | 'checks';
+
 export interface UiState {
   units: UnitSystem;
   /** The survey item whose dimension is lit on the drawing. */
@@ -21,6 +24,7 @@ export interface UiState {
   saved: 'saved' | 'saving' | 'failed' | 'gone';
   donorView: DonorView;
   packView: PackView;
+  wiringView: WiringView;
 }
 
 const initialState: UiState = {
@@ -32,6 +36,7 @@ const initialState: UiState = {
   saved: 'saved',
   donorView: 'quick',
   packView: 'place',
+  wiringView: 'leads',
 };
 
 const slice = createSlice({
@@ -55,6 +60,9 @@ const slice = createSlice({
     },
     packViewed(state, action: PayloadAction<PackView>) {
       state.packView = action.payload;
+    },
+    wiringViewed(state, action: PayloadAction<WiringView>) {
+      state.wiringView = action.payload;
     },
     keysShown(state, action: PayloadAction<boolean>) {
       state.keysShown = action.payload;

@@ -1,9 +1,19 @@
 import { useElementSize } from '@mantine/hooks';
-import { amount, amountText, tipDistance, type ChosenPlan } from '@sprocket/core';
+import { amount, amountText, tipDistance, type ChosenPlan, type Wiring } from '@sprocket/core';
 import { useUnits } from '../app/store.ts';
+import { dashesOf, leadMark } from './LeadLayer.tsx';
 
 /** The vehicle from above: wheels, frame, pack and bar, with the tipping triangle of a trike. */
-export function FromAbove({ plan }: { plan: ChosenPlan }) {
+export function FromAbove({
+  plan,
+  wires,
+  lit = null,
+}: {
+  plan: ChosenPlan;
+  /** Leads to draw on it, with the one in hand. */
+  wires?: Wiring | undefined;
+  lit?: string | null;
+}) {
   const { ref, width, height } = useElementSize();
   const units = useUnits();
   const g = plan.drawing.geometry;
@@ -86,6 +96,7 @@ export function FromAbove({ plan }: { plan: ChosenPlan }) {
               </text>
             </>
           ) : null}
+          {wires ? <WiresAbove wires={wires} px={px} lit={lit} /> : null}
           <g className="centre" transform={`translate(${com} 0)`}>
             <circle r={8 * px} strokeWidth={1.6 * px} />
             <path
@@ -101,6 +112,42 @@ export function FromAbove({ plan }: { plan: ChosenPlan }) {
         <span>sheet 4b</span>
       </figcaption>
     </figure>
+  );
+}
+
+/** Leads from above: along the middle, out to the hands and to a motor in one of two wheels. */
+function WiresAbove({ wires, px, lit }: { wires: Wiring; px: number; lit: string | null }) {
+  const out = (id: string): number => wires.boxes.find((b) => b.id === id)?.zM ?? 0;
+  return (
+    <g className="wires" aria-hidden="true">
+      {wires.leads.map((lead, i) => {
+        const { number, hue, dash } = leadMark(i);
+        const lane = -0.014 - (i % 4) * 0.009;
+        const last = lead.points.length - 1;
+        const d = lead.points
+          .map((p, n) => {
+            const z = n === 0 ? out(lead.from) || lane : n === last ? out(lead.to) || lane : lane;
+            return `${n === 0 ? 'M' : 'L'}${p.x.toFixed(4)} ${z.toFixed(4)}`;
+          })
+          .join('');
+        const middle = lead.points[Math.floor(last / 2)] ?? { x: 0, y: 0 };
+        return (
+          <g
+            key={lead.id}
+            className={`wire hue-${hue}${lit === lead.id ? ' wire-lit' : ''}${lit && lit !== lead.id ? ' wire-dim' : ''}`}
+          >
+            <path d={d} className="wire-edge" strokeWidth={4.6 * px} />
+            <path d={d} className="wire-core" strokeWidth={2.4 * px} strokeDasharray={dashesOf(dash, 2.4 * px)} />
+            <g transform={`translate(${middle.x} ${lane - 0.02})`}>
+              <circle r={7.5 * px} className="wire-tag" strokeWidth={1.4 * px} />
+              <text fontSize={10.5 * px} y={3.7 * px} textAnchor="middle">
+                {number}
+              </text>
+            </g>
+          </g>
+        );
+      })}
+    </g>
   );
 }
 

@@ -9,6 +9,7 @@ import {
   readGpx,
   readSvgOutline,
   runDraws,
+  settingEffects,
   starterShelf,
   summaryOf,
   verdictEdges,
@@ -21,6 +22,7 @@ import {
   type NextItem,
   type Part,
   type PlanContext,
+  type SettingEffect,
   type ReadProblem,
   type VerdictEdge,
   type WhatChange,
@@ -53,6 +55,9 @@ const api = {
   ): { edges: VerdictEdge[]; otherKits: string[] } => verdictEdges(contextOf(build, own), finding),
   whatWouldChange: (build: Build, own: readonly Part[], figure: FigureId): WhatChange[] =>
     whatWouldChange(contextOf(build, own), figure),
+  /** What each setting of the chosen kit does to the plan: a dozen rides. */
+  settingEffects: (build: Build, own: readonly Part[]): SettingEffect[] =>
+    settingEffects(build, withParts(starterShelf, own)),
   readBuildFileWithPhotos,
   readGpx,
   readSvgOutline,

@@ -1,6 +1,6 @@
 import type { Taking } from '../../build/remedy.ts';
 import { phrase } from '../../quantity/format.ts';
-import { wiringOf } from '../../wiring/wiring.ts';
+import { wiredOf } from '../../wiring/wiring.ts';
 import { partData } from '../rule.ts';
 import { kitRule } from '../say.ts';
 import { askFor, buy, work } from '../remedies.ts';
@@ -18,7 +18,7 @@ export const batteryPlug = kitRule(
   (context, _kit, say) => {
     const { pack } = context;
     if (!pack) return null;
-    const lead = wiringOf(context)?.leads.find((l) => l.id === 'battery');
+    const lead = wiredOf(context)?.plugged.find((l) => l.id === 'battery');
     if (!lead) return null;
     const { joint, plug, socket } = lead;
     if (plug) say.because(partData('The kit’s lead ends in', `${plug.family}, ${plug.poles} poles`));

@@ -1,5 +1,5 @@
 import { amount, phrase } from '../../quantity/format.ts';
-import { wiringOf } from '../../wiring/wiring.ts';
+import { wiredOf } from '../../wiring/wiring.ts';
 import { partData, ruleFigure } from '../rule.ts';
 import { kitRule } from '../say.ts';
 import { work } from '../remedies.ts';
@@ -14,7 +14,7 @@ export const cadenceSensor = kitRule(
     source: 'docs/models.md, cadence sensor: worst start p·60/(n·c) at 40 rpm.',
   },
   (context, _kit, say) => {
-    const sheet = wiringOf(context)?.cadence;
+    const sheet = wiredOf(context)?.cadence;
     if (!sheet?.sensor || sheet.is === 'none') return null;
     if (sheet.is === 'leftOff')
       return say.fits(

@@ -1,5 +1,5 @@
 import { phrase } from '../../quantity/format.ts';
-import { wiringOf } from '../../wiring/wiring.ts';
+import { wiredOf } from '../../wiring/wiring.ts';
 import { partData } from '../rule.ts';
 import { kitRule } from '../say.ts';
 import { buy, choose, work } from '../remedies.ts';
@@ -14,7 +14,7 @@ export const controlPlugs = kitRule(
     source: 'Plugs of one family and as many poles mate; fewer poles carry fewer signals.',
   },
   (context, _kit, say) => {
-    const own = (wiringOf(context)?.leads ?? []).filter((l) => l.part !== null);
+    const own = (wiredOf(context)?.plugged ?? []).filter((l) => l.part !== null);
     if (own.length === 0) return null;
     for (const l of own) say.because(partData(l.what, l.plug ? `${l.plug.family}, ${l.plug.poles} poles` : 'no plug'));
     const homeless = own.filter((l) => l.joint.is === 'none');

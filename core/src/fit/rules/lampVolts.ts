@@ -1,5 +1,5 @@
 import { amount, phrase } from '../../quantity/format.ts';
-import { wiringOf } from '../../wiring/wiring.ts';
+import { wiredOf } from '../../wiring/wiring.ts';
 import { ruleFigure } from '../rule.ts';
 import { kitRule } from '../say.ts';
 import { buy, choose, take } from '../remedies.ts';
@@ -14,7 +14,7 @@ export const lampVolts = kitRule(
     source: 'What runs off the pack bears the pack’s full volts, or has a converter.',
   },
   (context, _kit, say) => {
-    const lamps = wiringOf(context)?.lamps;
+    const lamps = wiredOf(context)?.lamps;
     if (!lamps || lamps.items.length === 0) return null;
     say.because(
       ruleFigure('Together', amount(lamps.watts, 'power', 0)),

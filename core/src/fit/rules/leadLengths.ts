@@ -1,23 +1,23 @@
 import type { Taking } from '../../build/remedy.ts';
 import { amount, phrase, type Phrase } from '../../quantity/format.ts';
-import type { RoutedLead } from '../../wiring/leads.ts';
-import { wiringOf } from '../../wiring/wiring.ts';
+import type { JudgedLead } from '../../wiring/leads.ts';
+import { wiredOf } from '../../wiring/wiring.ts';
 import { partData, ruleFigure } from '../rule.ts';
 import { kitRule } from '../say.ts';
 import { askFor, buy, look, take, work } from '../remedies.ts';
 
 /** Several leads in a few words, with what each lacks or has over. */
-function listed(leads: readonly RoutedLead[]): Phrase {
+function listed(leads: readonly JudgedLead[]): Phrase {
   return leads.flatMap((l, i) => [
     ...(i === 0 ? [] : ['; ']),
-    `${l.what.toLowerCase()} `,
+    `${i === 0 ? l.what : l.what.toLowerCase()} `,
     amount(l.suppliedM ?? 0, 'size', 0),
     ' of ',
     amount(l.neededM, 'size', 0),
   ]);
 }
 
-const extensionsOf = (short: readonly RoutedLead[]): Taking[] =>
+const extensionsOf = (short: readonly JudgedLead[]): Taking[] =>
   short.flatMap((l) => (l.fix?.extension ? [{ part: l.fix.extension.id, count: 1, place: 'leads' as const }] : []));
 
 /** Same extension wanted twice is two of them. */
@@ -43,7 +43,7 @@ export const leadLengths = kitRule(
   },
   (context, kit, say) => {
     const { build } = context;
-    const found = wiringOf(context);
+    const found = wiredOf(context);
     if (!found) return null;
     const loom = kit.wiring ?? kit.controls;
     if (!loom)
@@ -52,8 +52,8 @@ export const leadLengths = kitRule(
         phrase`The kit’s data does not say how long its leads are.`,
         askFor('the length of each lead and what its plug is'),
       );
-    say.need('headToBracket');
-    say.need('lockSlack');
+    const string = say.need('headToBracket');
+    const lock = say.need('lockSlack');
     if (build.donor.kind === 'folding') say.need('foldSlack');
     const short = found.leads.filter((l) => l.verdict === 'short');
     const close = found.leads.filter((l) => l.verdict === 'measure');
@@ -71,6 +71,13 @@ export const leadLengths = kitRule(
       ruleFigure('It needs', amount(tightest.neededM, 'size', 0)),
       ruleFigure('Good to', amount(tightest.bandM, 'size', 0)),
     );
+    if (string === undefined || lock === undefined)
+      return say.open(
+        'Ways of the leads not measured',
+        short.length > 0
+          ? [...listed(short), ': short, if the vehicle is as it is drawn. Its ways have not been measured.']
+          : phrase`As drawn they reach; how far it is from bar to bracket, and what full lock takes, has not been measured.`,
+      );
     if (short.length > 0) {
       const takes = counted(extensionsOf(short));
       const loose = short.filter((l) => !l.fix?.extension);

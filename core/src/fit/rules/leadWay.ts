@@ -1,6 +1,6 @@
 import { phrase } from '../../quantity/format.ts';
-import { wiringOf } from '../../wiring/wiring.ts';
-import { KEEP_AWAY } from '../../wiring/ways.ts';
+import { wiredOf } from '../../wiring/wiring.ts';
+import { KEEP_AWAY } from '../../wiring/hazards.ts';
 import { amount } from '../../quantity/format.ts';
 import { ruleFigure } from '../rule.ts';
 import { kitRule } from '../say.ts';
@@ -17,7 +17,7 @@ export const leadWay = kitRule(
     dear: true,
   },
   (context, _kit, say) => {
-    const found = wiringOf(context);
+    const found = wiredOf(context);
     if (!found || found.leads.length === 0) return null;
     say.look('crankWidth');
     const near = found.leads.filter((l) => l.near.length > 0);

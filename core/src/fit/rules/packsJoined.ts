@@ -1,5 +1,5 @@
 import { amount, phrase } from '../../quantity/format.ts';
-import { wiringOf } from '../../wiring/wiring.ts';
+import { wiredOf } from '../../wiring/wiring.ts';
 import { ruleFigure } from '../rule.ts';
 import { kitRule } from '../say.ts';
 import { ask, buy, choose, look, take } from '../remedies.ts';
@@ -14,7 +14,7 @@ export const packsJoined = kitRule(
     source: 'docs/models.md, joined packs: in a row all alike; side by side by the maker’s joint or a diode each.',
   },
   (context, _kit, say) => {
-    const joined = wiringOf(context)?.joined;
+    const joined = wiredOf(context)?.joined;
     const choice = context.build.wiring.packs;
     if (!joined || !choice) return null;
     say.because(

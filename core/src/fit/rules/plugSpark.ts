@@ -1,6 +1,6 @@
 import { amount, phrase } from '../../quantity/format.ts';
 import { SPARK_MOST } from '../../wiring/power.ts';
-import { wiringOf } from '../../wiring/wiring.ts';
+import { wiredOf } from '../../wiring/wiring.ts';
 import { partData, ruleFigure } from '../rule.ts';
 import { kitRule } from '../say.ts';
 import { buy, ask } from '../remedies.ts';
@@ -15,14 +15,14 @@ export const plugSpark = kitRule(
     source: 'docs/models.md, spark: ½·C·V²; above half a joule it pits the contacts.',
   },
   (context, _kit, say) => {
-    const power = wiringOf(context)?.power;
-    if (!power) return null;
-    const { spark, capacitance } = power;
+    const found = wiredOf(context)?.spark;
+    if (!found) return null;
+    const { sum: spark, farad, known, fullVolts } = found;
     say.because(
-      partData('Capacitors', `${(capacitance.farad * 1000).toFixed(2)} mF${capacitance.known ? '' : ', taken'}`),
+      partData('Capacitors', `${(farad * 1000).toFixed(2)} mF${known ? '' : ', taken'}`),
       ruleFigure('Spark', amount(spark.joules, 'ratio', 2)),
     );
-    const sum = phrase`½ · ${(capacitance.farad * 1000).toFixed(2)} mF · (${amount(power.fullVolts, 'voltage')})² is ${spark.joules.toFixed(2)} J${capacitance.known ? '' : '; the kit’s data names no capacitors, 1 mF is taken'}.`;
+    const sum = phrase`½ · ${(farad * 1000).toFixed(2)} mF · (${amount(fullVolts, 'voltage')})² is ${spark.joules.toFixed(2)} J${known ? '' : '; the kit’s data names no capacitors, 1 mF is taken'}.`;
     const pre = spark.precharge;
     if (!pre) return say.fits('Little spark at the plug', [...sum, ` Under ${SPARK_MOST} J it is left as it is.`]);
     const had = [context.build.wiring.power.precharge, ...context.taken.map((t) => t.part)];

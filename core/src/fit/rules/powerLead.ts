@@ -1,6 +1,6 @@
 import { amount, phrase } from '../../quantity/format.ts';
 import { FUSE_WITHIN } from '../../wiring/power.ts';
-import { wiringOf } from '../../wiring/wiring.ts';
+import { wiredOf } from '../../wiring/wiring.ts';
 import { partData, ruleFigure } from '../rule.ts';
 import { kitRule } from '../say.ts';
 import { askFor, choose, work } from '../remedies.ts';
@@ -18,7 +18,7 @@ export const powerLead = kitRule(
   (context, kit, say) => {
     const { pack } = context;
     if (!pack) return null;
-    const power = wiringOf(context)?.power;
+    const power = wiredOf(context)?.power;
     if (!power) return null;
     say.because(
       partData('Battery limit', amount(kit.controller.batteryLimitA, 'current', 0)),

@@ -6,7 +6,7 @@ import { AmountField } from '../../ui/AmountField.tsx';
 
 /** One size of a kit that is worth a caliper on the day it comes. */
 interface Measured {
-  key: Exclude<keyof Arrival, 'rimHoles' | 'rimHoleLine'>;
+  key: Exclude<keyof Arrival, 'rimHoles' | 'rimHoleLine' | 'leads'>;
   label: string;
   said: number | undefined;
 }
@@ -74,6 +74,26 @@ export function ArrivalSheet({ kit, data }: { kit: Kit; data: Kit | undefined })
             onEmpty={() => set(key, undefined)}
           />
         ))}
+        {(data ?? kit).wiring?.leads
+          .filter((l) => l.id !== 'loom')
+          .map((l) => (
+            <AmountField
+              key={`lead-${l.id}`}
+              label={`${l.what}, whole length`}
+              dimension="size"
+              digits={0}
+              value={here.leads?.[l.id] ?? null}
+              min={0.02}
+              max={6}
+              placeholder={`${Math.round(l.lengthM * 1000)} mm by its data`}
+              onValue={(si) => set('leads', { ...here.leads, [l.id]: si })}
+              onEmpty={() => {
+                const rest = { ...here.leads };
+                Reflect.deleteProperty(rest, l.id);
+                set('leads', Object.keys(rest).length === 0 ? undefined : rest);
+              }}
+            />
+          ))}
         {kit.hub && kit.hub.beadsM.length > 0 ? (
           <>
             <NativeSelect

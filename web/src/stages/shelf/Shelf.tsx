@@ -27,6 +27,10 @@ const kindWords: Record<PartKind, string> = {
   cable: 'Cable',
   fuse: 'Fuses',
   plug: 'Plugs',
+  control: 'Controls',
+  extension: 'Extensions',
+  adapter: 'Adapters',
+  precharge: 'Pre-charge leads',
 };
 
 /** What tells one part from another of its kind, in a line. */
@@ -52,6 +56,14 @@ function partLine(part: Part): string {
       return `${part.amps} A · ${part.volts} V`;
     case 'plug':
       return `${part.poles} poles · ${part.amps} A · head ${Math.round(part.headM * 1000)} mm`;
+    case 'control':
+      return `${part.role} · ${part.plug ? `${part.plug.family}, ${part.plug.poles} poles` : 'no lead'}`;
+    case 'extension':
+      return `${Math.round(part.lengthM * 1000)} mm · ${part.amps} A`;
+    case 'adapter':
+      return `${part.amps} A · ${part.note}`;
+    case 'precharge':
+      return `${part.ohm} Ω · ${part.watts} W for a second`;
     case 'fitting':
     case 'tool':
     case 'service':

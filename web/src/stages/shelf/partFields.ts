@@ -125,6 +125,32 @@ export const partFields: Record<PartKind, PartField[]> = {
     { path: 'amps', label: 'Blows above', dimension: 'current' },
     { path: 'volts', label: 'Breaks up to', dimension: 'voltage' },
   ],
+  control: [
+    ...common,
+    { path: 'tailM', label: 'Its tail', dimension: 'size', digits: 0 },
+    { path: 'barM', label: 'Takes of the bar', dimension: 'size' },
+    { path: 'plug.family', label: 'Plug’s family', type: 'text' },
+    { path: 'plug.poles', label: 'Poles', type: 'number' },
+    { path: 'watts', label: 'Takes of the pack', dimension: 'power' },
+  ],
+  extension: [
+    ...common,
+    { path: 'family', label: 'Family', type: 'text' },
+    { path: 'poles', label: 'Poles', type: 'number' },
+    { path: 'lengthM', label: 'Long', dimension: 'size', digits: 0 },
+    { path: 'amps', label: 'Bears', dimension: 'current' },
+  ],
+  adapter: [
+    ...common,
+    { path: 'from.family', label: 'From', type: 'text' },
+    { path: 'to.family', label: 'To', type: 'text' },
+    { path: 'amps', label: 'Bears', dimension: 'current' },
+  ],
+  precharge: [
+    ...common,
+    { path: 'ohm', label: 'Resistance', dimension: 'resistance', digits: 0 },
+    { path: 'watts', label: 'Bears for a second', dimension: 'power' },
+  ],
   plug: [
     ...common,
     { path: 'family', label: 'Family', type: 'text' },

@@ -1,0 +1,293 @@
+import { NativeSelect, SegmentedControl, Slider } from '@mantine/core';
+import {
+  cutoffActsWords,
+  cutoffOutcomeWords,
+  cutoffSheet,
+  cutoffWayWords,
+  cutoffWays,
+  starterShelf,
+  type CutoffSheet,
+  type CutoffWay,
+  type LeverChoice,
+  type LeverSheet,
+  type Wiring,
+} from '@sprocket/core';
+import { useState } from 'react';
+import { buildActions } from '../../app/buildSlice.ts';
+import { useBuild, useSend } from '../../app/store.ts';
+import { AmountField } from '../../ui/AmountField.tsx';
+import { Sensors } from './Sensors.tsx';
+
+const leverWords: Record<string, string> = {
+  separate: 'a lever of its own',
+  withShifter: 'joined with the shifter',
+  hydraulic: 'hydraulic',
+  dropBar: 'a drop-bar lever',
+  none: 'no lever',
+};
+/** Longest gap the slider shows, mm. */
+const WIDEST = 12;
+
+const toneOf = (outcome: CutoffSheet['outcome']): 'fits' | 'rework' | 'stop' | 'measure' =>
+  outcome === 'runsAndCuts' ? 'fits' : outcome === 'neverRuns' ? 'rework' : outcome === 'measure' ? 'measure' : 'stop';
+
+/** Each hand with its lever: how it cuts, what happens in every state, and a gap to try. */
+export function Levers({ wiring }: { wiring: Wiring }) {
+  return (
+    <>
+      <div className="lever-grid">
+        {wiring.levers.map((lever) => (
+          <LeverCard key={lever.side} lever={lever} />
+        ))}
+      </div>
+      <Sensors wiring={wiring} />
+    </>
+  );
+}
+
+function LeverCard({ lever }: { lever: LeverSheet }) {
+  const build = useBuild();
+  const send = useSend();
+  const { side } = lever;
+  const choice = build.wiring.levers[side];
+  const [tried, setTried] = useState<number | null>(null);
+  const set = (change: Partial<LeverChoice>): void => {
+    send(
+      buildActions.leverEdited({
+        field: `wiring.lever.${side}.${Object.keys(change).join()}`,
+        value: { side, change },
+      }),
+    );
+  };
+  const magnetic = lever.acts === 'cutsWhenAway' || lever.acts === 'cutsWhenNear';
+  const parts = starterShelf.control.filter((c) => c.role === 'lever' || c.role === 'cutoff');
+  const gap = tried ?? (choice.restM === null ? 1 : choice.restM * 1000);
+  // The gap under the slider, tried at rest and pulled alike: what the motor would do with the magnet there.
+  const trial = cutoffSheet({
+    acts: lever.acts,
+    unplugged: 'runs',
+    reachM: lever.reachM,
+    restM: gap / 1000,
+    pulledM: gap / 1000,
+    pluggedIn: true,
+  }).states[0];
+  const outcome = lever.seen ?? lever.sheet?.outcome ?? null;
+  return (
+    <section className={`card lever edge-${outcome ? toneOf(outcome) : 'measure'}`} aria-labelledby={`lever-${side}`}>
+      <div className="section-head">
+        <h2 id={`lever-${side}`}>{side === 'left' ? 'Left hand' : 'Right hand'}</h2>
+        <span className="quiet">{lever.lever ? leverWords[lever.lever] : 'not looked at yet'}</span>
+      </div>
+      <LeverDrawing
+        side={side}
+        acts={lever.acts}
+        gapMm={magnetic ? gap : 0}
+        reachMm={lever.reachM * 1000}
+        still={trial?.motor === 'still'}
+      />
+      <div className="fields">
+        <NativeSelect
+          label="How it cuts the motor"
+          value={choice.by ?? ''}
+          description={lever.not[lever.by] ?? undefined}
+          inputWrapperOrder={['label', 'input', 'description']}
+          data={[
+            { value: '', label: `As is usual: ${cutoffWayWords[lever.by]}` },
+            ...cutoffWays.map((value) => ({
+              value,
+              label: lever.not[value] ? `${cutoffWayWords[value]} — ${lever.not[value]}` : cutoffWayWords[value],
+              disabled: lever.not[value] !== undefined,
+            })),
+          ]}
+          onChange={(event) => set({ by: (event.currentTarget.value || null) as CutoffWay | null })}
+        />
+        <NativeSelect
+          label="Part"
+          value={choice.part ?? ''}
+          data={[
+            { value: '', label: 'the kit’s own' },
+            ...parts.map((p) => ({ value: p.id, label: `${p.name}, ${p.price}` })),
+          ]}
+          onChange={(event) => set({ part: event.currentTarget.value || null })}
+        />
+      </div>
+      {lever.sheet ? (
+        <>
+          {magnetic ? (
+            <div className="gap-try">
+              <label htmlFor={`gap-${side}`}>
+                Try a gap: <strong className="num">{gap.toFixed(1)} mm</strong> — the motor{' '}
+                <strong>{trial?.motor === 'still' ? 'stands still' : 'runs'}</strong>
+              </label>
+              <Slider
+                id={`gap-${side}`}
+                thumbLabel={`Gap to try, ${side} hand, mm`}
+                min={0}
+                max={WIDEST}
+                step={0.1}
+                value={gap}
+                onChange={setTried}
+                label={(v) => `${v.toFixed(1)} mm`}
+                marks={[{ value: Math.round(lever.reachM * 10000) / 10, label: 'sees to here' }]}
+              />
+              <div className="fields fields-three">
+                <AmountField
+                  label="Gap at rest"
+                  dimension="size"
+                  value={choice.restM}
+                  min={0}
+                  max={0.05}
+                  onValue={(si) => set({ restM: si })}
+                  onEmpty={() => set({ restM: null })}
+                />
+                <AmountField
+                  label="Gap pulled"
+                  dimension="size"
+                  value={choice.pulledM}
+                  min={0}
+                  max={0.05}
+                  onValue={(si) => set({ pulledM: si })}
+                  onEmpty={() => set({ pulledM: null })}
+                />
+                <AmountField
+                  label="Sees to"
+                  dimension="size"
+                  value={choice.reachM}
+                  min={0.0002}
+                  max={0.02}
+                  placeholder={`${(lever.reachM * 1000).toFixed(1)} mm`}
+                  onValue={(si) => set({ reachM: si })}
+                  onEmpty={() => set({ reachM: null })}
+                />
+              </div>
+            </div>
+          ) : null}
+          <NativeSelect
+            label="It"
+            value={choice.acts ?? ''}
+            data={[
+              { value: '', label: `By its data: ${cutoffActsWords[lever.acts]}` },
+              ...(Object.keys(cutoffActsWords) as (keyof typeof cutoffActsWords)[]).map((value) => ({
+                value,
+                label: cutoffActsWords[value],
+              })),
+            ]}
+            onChange={(event) => set({ acts: (event.currentTarget.value || null) as LeverChoice['acts'] })}
+          />
+          <OutcomeTable lever={lever} />
+          <div className="seen">
+            <SegmentedControl
+              size="xs"
+              aria-label={`Seen on the stand at rest, ${side} hand`}
+              value={choice.sawAtRest ?? 'no'}
+              data={[
+                { value: 'no', label: 'at rest: not tried' },
+                { value: 'runs', label: 'it ran' },
+                { value: 'still', label: 'it stood still' },
+              ]}
+              onChange={(value) => set({ sawAtRest: value === 'no' ? null : (value as 'runs' | 'still') })}
+            />
+            <SegmentedControl
+              size="xs"
+              aria-label={`Seen on the stand pulled, ${side} hand`}
+              value={choice.sawPulled ?? 'no'}
+              data={[
+                { value: 'no', label: 'pulled: not tried' },
+                { value: 'runs', label: 'it ran on' },
+                { value: 'still', label: 'it stopped' },
+              ]}
+              onChange={(value) => set({ sawPulled: value === 'no' ? null : (value as 'runs' | 'still') })}
+            />
+          </div>
+        </>
+      ) : (
+        <p className="quiet">No cut-off on this side.</p>
+      )}
+    </section>
+  );
+}
+
+const stateWords = { rest: 'At rest', pulled: 'Pulled', unplugged: 'Unplugged', broken: 'A core broken' };
+const motorWords = { runs: 'runs', still: 'stands still', unknown: 'not known' };
+
+function OutcomeTable({ lever }: { lever: LeverSheet }) {
+  const { sheet, seen } = lever;
+  if (!sheet) return null;
+  const outcome = seen ?? sheet.outcome;
+  return (
+    <div>
+      <p className={`outcome tone-text-${toneOf(outcome)}`}>
+        <strong>{outcome === 'measure' ? 'Not measured yet' : cutoffOutcomeWords[outcome]}</strong>
+        {seen ? ', as seen on the stand' : ''}
+        {sheet.failsSafe ? ' · a fault stops it' : ' · a fault lets it run'}
+      </p>
+      <p>{sheet.why}</p>
+      {sheet.move ? <p className="answer-remedy">{sheet.move}</p> : null}
+      <table className="sum states">
+        <thead>
+          <tr>
+            <th scope="col">When</th>
+            <td>the motor</td>
+            <td>because</td>
+          </tr>
+        </thead>
+        <tbody>
+          {sheet.states.map((s) => (
+            <tr key={s.state}>
+              <th scope="row">{stateWords[s.state]}</th>
+              <td>{motorWords[s.motor]}</td>
+              <td>{s.why}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
+  );
+}
+
+/** A hand's lever from above: blade, clamp, sensor on the clamp, magnet on the blade. */
+function LeverDrawing({
+  side,
+  acts,
+  gapMm,
+  reachMm,
+  still,
+}: {
+  side: 'left' | 'right';
+  acts: LeverSheet['acts'];
+  gapMm: number;
+  reachMm: number;
+  still: boolean;
+}) {
+  const k = side === 'left' ? 1 : -1;
+  const magnetic = acts === 'cutsWhenAway' || acts === 'cutsWhenNear';
+  // 1 mm is 4 units across the gap; the rest is not to scale.
+  const gap = gapMm * 4;
+  return (
+    <svg
+      viewBox="-170 -62 340 124"
+      className="lever-drawing"
+      role="img"
+      aria-label={`${side} lever, motor ${still ? 'still' : 'running'}`}
+    >
+      <g transform={`scale(${k} 1)`}>
+        <rect x={-165} y={14} width={330} height={20} className="bar-tube" strokeWidth={1.4} />
+        <rect x={-165} y={8} width={120} height={32} rx={14} className="lever-grip" strokeWidth={1.6} />
+        <rect x={26} y={4} width={38} height={40} rx={4} className="lever-clamp" strokeWidth={1.6} />
+        <path d="M44 4 L44 -18 Q20 -34 -20 -26 L-150 -8" className="lever-blade" strokeWidth={9} />
+        {magnetic ? (
+          <>
+            <circle cx={26 - gap} cy={-6} r={reachMm * 4} className="lever-reach" strokeWidth={1} />
+            <rect x={26} y={-13} width={22} height={14} rx={2} className="lever-sensor" strokeWidth={1.6} />
+            <rect x={26 - gap - 12} y={-12} width={12} height={12} className="lever-magnet" strokeWidth={1.4} />
+          </>
+        ) : (
+          <rect x={30} y={-12} width={26} height={12} rx={3} className="lever-sensor" strokeWidth={1.6} />
+        )}
+      </g>
+      <text x={0} y={-46} textAnchor="middle" fontSize={13} className={still ? 'lever-still' : 'lever-runs'}>
+        {magnetic ? `${gapMm.toFixed(1)} mm: ` : ''}motor {still ? 'still' : 'runs'}
+      </text>
+    </svg>
+  );
+}
