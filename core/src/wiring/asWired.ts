@@ -1,5 +1,4 @@
 import type { Build } from '../build/build.ts';
-import { usualLead } from '../build/wiring.ts';
 import type { Control } from '../parts/controls.ts';
 import type { Kit } from '../parts/kit.ts';
 import { mates, type BoxId, type Lead, type PlugEnd, type Socket } from '../parts/leads.ts';
@@ -109,6 +108,16 @@ function socketFor(kit: Kit, box: BoxId): { from: BoxId; plug: PlugEnd } | null 
   return free ? { from: free.box, plug: free.plug } : null;
 }
 
+/** A lead left off by choice, or a cut-off for a hand that has no lever. */
+function isOff({ wiring, donor }: Build, id: string): boolean {
+  const { leftLever, rightLever } = donor.survey;
+  return (
+    wiring.leads[id]?.leftOff === true ||
+    (id === 'leftLever' && leftLever?.value === 'none') ||
+    (id === 'rightLever' && rightLever?.value === 'none')
+  );
+}
+
 /** Every lead of a conversion as it will be wired, the kit's first, in the order its data has them. */
 export function wiredLeads(
   build: Build,
@@ -118,7 +127,7 @@ export function wiredLeads(
   taken: readonly string[] = [],
 ): WiredLead[] {
   const own = chosenControls(build, shelf);
-  const off = (id: string): boolean => (build.wiring.leads[id] ?? usualLead).leftOff;
+  const off = (id: string): boolean => isOff(build, id);
   const { adapter } = build.wiring.power;
   const had = adapter === null ? taken : [...taken, adapter];
   const kits = (kit.wiring?.leads ?? []).map((lead): WiredLead => {
@@ -176,7 +185,7 @@ export function freeSockets(build: Build, kit: Kit, shelf: Shelf): Socket[] {
     else out.push(socket);
   }
   for (const lead of kit.wiring?.leads ?? [])
-    if (build.wiring.leads[lead.id]?.leftOff && lead.ends.from)
+    if (isOff(build, lead.id) && lead.ends.from)
       out.push({
         id: lead.id,
         what: lead.what.toLowerCase(),

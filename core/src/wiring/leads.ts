@@ -274,7 +274,10 @@ export function drawnLead({ edges, ...lead }: JudgedLead): RoutedLead {
   return {
     ...lead,
     points: edges.flatMap((e, i) => (i === 0 ? e.points : e.points.slice(1))),
-    along: tied.reduce<string[]>((list, e) => (list.at(-1) === e.run ? list : [...list, e.run]), []),
+    along: tied.reduce<string[]>(
+      (list, e) => (e.run === 'a joint' || list.at(-1) === e.run ? list : [...list, e.run]),
+      [],
+    ),
   };
 }
 

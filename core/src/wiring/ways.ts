@@ -163,6 +163,13 @@ export class Ways {
           if (best && best.offM <= JOINED_WITHIN)
             links.push({ a: end, b: this.cut(cuts, best), role: 'frame', steers: run.steers });
         }
+      // A seat or a box lies along the tubes it is bolted to: it is reached wherever one comes near.
+      if (isBolted(run))
+        run.points.slice(1, -1).forEach((p) => {
+          const tube = nearestFoot(this.runs, p, (other, j) => !isBolted(other) && joinsTo(j));
+          if (tube && tube.offM <= JOINED_WITHIN)
+            links.push({ a: this.cut(cuts, footOn(run, i, p)), b: this.cut(cuts, tube), role: 'frame', steers: false });
+        });
     });
     // What hangs on nothing yet is joined where it comes nearest, by a span that must be clipped to something.
     for (let turn = 0; turn < this.runs.length; turn++) {

@@ -255,3 +255,61 @@ describe('undo', () => {
     expect(fieldOf({ type: 'x' })).to.equal(null);
   });
 });
+
+describe('edits of wiring', () => {
+  const wiring = (...edits: Parameters<typeof buildReducer>[1][]) => {
+    let state = buildReducer(undefined, buildActions.opened(newBuild('a', 'A', '2026-01-01T00:00:00.000Z')));
+    for (const edit of edits) state = buildReducer(state, edit);
+    const { build } = state;
+    if (!build) throw new Error('no build');
+    return build.wiring;
+  };
+  const field = 'f';
+
+  it('keep what was decided of one lead beside the others', () => {
+    const leads = wiring(
+      buildActions.leadEdited({ field, value: { lead: 'loom', change: { extension: 'extension-x' } } }),
+      buildActions.leadEdited({ field, value: { lead: 'loom', change: { stringM: 1.2 } } }),
+      buildActions.leadEdited({ field, value: { lead: 'display', change: { leftOff: true } } }),
+    ).leads;
+    expect(leads.loom).to.include({ extension: 'extension-x', stringM: 1.2, leftOff: false });
+    expect(leads.display).to.include({ leftOff: true, extension: null });
+  });
+
+  it('put boxes and take them back, settings and checks alike', () => {
+    const put = buildActions.boxPut({ field, value: { box: 'controller', at: { xM: 0.4, yM: 0.5 } } });
+    expect(wiring(put).boxes).to.deep.equal({ controller: { xM: 0.4, yM: 0.5 } });
+    expect(wiring(put, buildActions.boxPut({ field, value: { box: 'controller', at: null } })).boxes).to.deep.equal({});
+    const set = buildActions.settingPut({ field, value: { batteryAmps: 12 } });
+    expect(wiring(set).settings).to.deep.equal({ batteryAmps: 12 });
+    expect(wiring(set, buildActions.settingPut({ field, value: { batteryAmps: undefined } })).settings).to.deep.equal(
+      {},
+    );
+    const read = buildActions.checkRead({
+      field,
+      value: { check: 'pack', reading: { volts: 39.5, on: '2026-01-02' } },
+    });
+    expect(wiring(read).checks).to.deep.equal({ pack: { volts: 39.5, on: '2026-01-02' } });
+    expect(
+      wiring(read, buildActions.checkRead({ field, value: { check: 'pack', reading: null } })).checks,
+    ).to.deep.equal({});
+  });
+
+  it('go to the hand, part or order they are of', () => {
+    const w = wiring(
+      buildActions.leverEdited({ field, value: { side: 'left', change: { restM: 0.001 } } }),
+      buildActions.controlChosen({ field, value: { display: 'slate-5' } }),
+      buildActions.barOrdered({ field, value: { right: ['lever', 'throttle'] } }),
+      buildActions.powerEdited({ field, value: { precharge: 'precharge-22' } }),
+      buildActions.sensorsEdited({ field, value: { cadenceGapM: 0.002 } }),
+      buildActions.phasesTried({ field, value: [{ phases: 'ABC', halls: 'ABC', saw: 'growls' }] }),
+    );
+    expect(w.levers.left.restM).to.equal(0.001);
+    expect(w.levers.right.restM).to.equal(null);
+    expect(w.parts.display).to.equal('slate-5');
+    expect(w.bar).to.deep.equal({ left: null, right: ['lever', 'throttle'] });
+    expect(w.power.precharge).to.equal('precharge-22');
+    expect(w.sensors.cadenceGapM).to.equal(0.002);
+    expect(w.phases.length).to.equal(1);
+  });
+});

@@ -1,4 +1,12 @@
-import { alongLead, amount, amountText, type ChosenPlan, type RoutedLead } from '@sprocket/core';
+import {
+  alongLead,
+  amount,
+  amountText,
+  chainLength,
+  type ChosenPlan,
+  type Point,
+  type RoutedLead,
+} from '@sprocket/core';
 import { useUnits } from '../app/store.ts';
 import { pathOf, type Sheet } from './frame.ts';
 
@@ -23,7 +31,40 @@ export const dashesOf = (dash: string, unit: number): string | undefined =>
         .map((n) => Number(n) * unit)
         .join(' ');
 
-/** One lead along its way, with its number on it. */
+/** Leads on one tube lie side by side, this far apart, px. */
+const LANE = 3.4;
+/** A lead drawn shorter than this has its number beside it on a thread, px. */
+const SHORT = 70;
+const THREAD = 40;
+/** The fan such numbers stand in, rad. */
+const FAN = 2.1;
+
+/** A line moved sideways, its ends left where the boxes are. */
+function beside(points: readonly Point[], by: number): Point[] {
+  return points.map((p, i) => {
+    const a = points[i - 1];
+    const b = points[i + 1];
+    if (!a || !b) return p;
+    const long = Math.hypot(b.x - a.x, b.y - a.y) || 1;
+    return { x: p.x - ((b.y - a.y) / long) * by, y: p.y + ((b.x - a.x) / long) * by };
+  });
+}
+
+/** Where each lead's number stands: on it where it is long, fanned out above the bar where it is short. */
+function tagsOf(leads: readonly RoutedLead[], px: number): { at: Point; thread: Point | null }[] {
+  const short = leads.filter((l) => chainLength(l.points) < SHORT * px);
+  return leads.map((lead, i) => {
+    const k = short.indexOf(lead);
+    if (k < 0) return { at: alongLead(lead, 0.22 + 0.56 * ((i * 0.382) % 1)), thread: null };
+    const end = lead.points.at(-1) as Point;
+    // Ahead of the bar, where nothing else is written.
+    const angle = (short.length === 1 ? 0 : k / (short.length - 1) - 0.5) * FAN;
+    const far = THREAD + (k % 2) * 20;
+    return { at: { x: end.x + Math.cos(angle) * far * px, y: end.y + Math.sin(angle) * far * px }, thread: end };
+  });
+}
+
+/** One lead along its way. */
 export function LeadLine({
   lead,
   index,
@@ -37,19 +78,38 @@ export function LeadLine({
   lit: boolean;
   dim: boolean;
 }) {
-  const { number, hue, dash } = leadMark(index);
-  const at = alongLead(lead, 0.3 + 0.4 * ((index * 0.37) % 1));
-  const d = pathOf(lead.points);
+  const { hue, dash } = leadMark(index);
+  const lane = ((index % 5) - 2) * LANE * px;
+  const line = beside(lead.points, lane);
+  const d = pathOf(line);
   return (
     <g className={`wire hue-${hue}${lit ? ' wire-lit' : ''}${dim ? ' wire-dim' : ''}`}>
-      <path d={d} className="wire-edge" strokeWidth={(lit ? 7 : 4.6) * px} />
+      <path d={d} className="wire-edge" strokeWidth={(lit ? 7 : 4.2) * px} />
       <path d={d} className="wire-core" strokeWidth={(lit ? 4 : 2.4) * px} strokeDasharray={dashesOf(dash, 2.4 * px)} />
-      <g transform={`translate(${at.x} ${-at.y})`}>
-        <circle r={7.5 * px} className="wire-tag" strokeWidth={1.4 * px} />
-        <text fontSize={10.5 * px} y={3.7 * px} textAnchor="middle">
-          {number}
-        </text>
-      </g>
+    </g>
+  );
+}
+
+/** The leads' numbers, above all lines so that none is hidden. */
+export function LeadTags({ leads, px, lit }: { leads: readonly RoutedLead[]; px: number; lit: string | null }) {
+  const tags = tagsOf(leads, px);
+  return (
+    <g className="wire-tags" aria-hidden="true">
+      {leads.map((lead, i) => {
+        const { number, hue } = leadMark(i);
+        const { at, thread } = tags[i] as (typeof tags)[number];
+        return (
+          <g key={lead.id} className={`wire hue-${hue}${lit !== null && lit !== lead.id ? ' wire-dim' : ''}`}>
+            {thread ? <path d={pathOf([thread, at])} className="wire-core" strokeWidth={0.9 * px} /> : null}
+            <g transform={`translate(${at.x} ${-at.y})`}>
+              <circle r={8 * px} className="wire-tag" strokeWidth={1.5 * px} />
+              <text fontSize={11 * px} y={3.9 * px} textAnchor="middle">
+                {number}
+              </text>
+            </g>
+          </g>
+        );
+      })}
     </g>
   );
 }
@@ -64,6 +124,7 @@ export function LeadLayer({ plan, sheet }: { plan: ChosenPlan; sheet: Sheet }) {
       {leads.map((lead, i) => (
         <LeadLine key={lead.id} lead={lead} index={i} px={px} lit={false} dim={false} />
       ))}
+      <LeadTags leads={leads} px={px} lit={null} />
       {leads
         .filter((l) => l.id === 'battery' || l.id === 'motor' || l.id === 'loom')
         .map((lead, i) => {

@@ -78,39 +78,43 @@ function LeverCard({ lever }: { lever: LeverSheet }) {
         <h2 id={`lever-${side}`}>{side === 'left' ? 'Left hand' : 'Right hand'}</h2>
         <span className="quiet">{lever.lever ? leverWords[lever.lever] : 'not looked at yet'}</span>
       </div>
-      <LeverDrawing
-        side={side}
-        acts={lever.acts}
-        gapMm={magnetic ? gap : 0}
-        reachMm={lever.reachM * 1000}
-        still={trial?.motor === 'still'}
-      />
-      <div className="fields">
-        <NativeSelect
-          label="How it cuts the motor"
-          value={choice.by ?? ''}
-          description={lever.not[lever.by] ?? undefined}
-          inputWrapperOrder={['label', 'input', 'description']}
-          data={[
-            { value: '', label: `As is usual: ${cutoffWayWords[lever.by]}` },
-            ...cutoffWays.map((value) => ({
-              value,
-              label: lever.not[value] ? `${cutoffWayWords[value]} — ${lever.not[value]}` : cutoffWayWords[value],
-              disabled: lever.not[value] !== undefined,
-            })),
-          ]}
-          onChange={(event) => set({ by: (event.currentTarget.value || null) as CutoffWay | null })}
+      {lever.by === 'none' ? null : (
+        <LeverDrawing
+          side={side}
+          acts={lever.acts}
+          gapMm={magnetic ? gap : 0}
+          reachMm={lever.reachM * 1000}
+          still={trial?.motor === 'still'}
         />
-        <NativeSelect
-          label="Part"
-          value={choice.part ?? ''}
-          data={[
-            { value: '', label: 'the kit’s own' },
-            ...parts.map((p) => ({ value: p.id, label: `${p.name}, ${p.price}` })),
-          ]}
-          onChange={(event) => set({ part: event.currentTarget.value || null })}
-        />
-      </div>
+      )}
+      {lever.by === 'none' && lever.lever === 'none' ? null : (
+        <div className="fields fields-one">
+          <NativeSelect
+            label="How it cuts the motor"
+            value={choice.by ?? ''}
+            description={lever.not[lever.by] ?? undefined}
+            inputWrapperOrder={['label', 'input', 'description']}
+            data={[
+              { value: '', label: `As is usual: ${cutoffWayWords[lever.by]}` },
+              ...cutoffWays.map((value) => ({
+                value,
+                label: lever.not[value] ? `${cutoffWayWords[value]} — ${lever.not[value]}` : cutoffWayWords[value],
+                disabled: lever.not[value] !== undefined,
+              })),
+            ]}
+            onChange={(event) => set({ by: (event.currentTarget.value || null) as CutoffWay | null })}
+          />
+          <NativeSelect
+            label="Part"
+            value={choice.part ?? ''}
+            data={[
+              { value: '', label: 'the kit’s own' },
+              ...parts.map((p) => ({ value: p.id, label: `${p.name}, ${p.price}` })),
+            ]}
+            onChange={(event) => set({ part: event.currentTarget.value || null })}
+          />
+        </div>
+      )}
       {lever.sheet ? (
         <>
           {magnetic ? (
@@ -163,7 +167,7 @@ function LeverCard({ lever }: { lever: LeverSheet }) {
             </div>
           ) : null}
           <NativeSelect
-            label="It"
+            label="The sensor"
             value={choice.acts ?? ''}
             data={[
               { value: '', label: `By its data: ${cutoffActsWords[lever.acts]}` },
@@ -201,7 +205,9 @@ function LeverCard({ lever }: { lever: LeverSheet }) {
           </div>
         </>
       ) : (
-        <p className="quiet">No cut-off on this side.</p>
+        <p className="quiet">
+          {lever.lever === 'none' ? 'No lever on this side: nothing to cut by.' : 'No cut-off on this side.'}
+        </p>
       )}
     </section>
   );

@@ -125,6 +125,8 @@ function LoomDrawing({
       width={loom.width}
       height={loom.height}
       className="loom"
+      // Never so small that it cannot be read: a wide one scrolls.
+      style={{ minWidth: loom.width * 0.86 }}
       role="group"
       aria-label="Loom diagram"
     >
@@ -212,15 +214,17 @@ function LoomBoxDrawing({ laid: { box, x, y, width, height, ports } }: { laid: L
                 ) : (
                   <circle cx={cx} cy={cy} r={3.4} strokeWidth={1.4} />
                 )}
-                <text
-                  x={right ? width - 10 : 10}
-                  y={cy + 4}
-                  fontSize={LOOM.text}
-                  textAnchor={right ? 'end' : 'start'}
-                  className="loom-note"
-                >
-                  {p.text}
-                </text>
+                {p.text === '' ? null : (
+                  <text
+                    x={right ? width - 10 : 10}
+                    y={cy + 4}
+                    fontSize={LOOM.text}
+                    textAnchor={right ? 'end' : 'start'}
+                    className="loom-note"
+                  >
+                    {p.text}
+                  </text>
+                )}
               </g>
             );
           })}

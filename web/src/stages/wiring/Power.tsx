@@ -1,4 +1,4 @@
-import { Button, Checkbox, NativeSelect } from '@mantine/core';
+import { Checkbox, NativeSelect } from '@mantine/core';
 import { amount, starterShelf, type Wiring, type WiringChoice } from '@sprocket/core';
 import { buildActions } from '../../app/buildSlice.ts';
 import { useBuild, useSend } from '../../app/store.ts';

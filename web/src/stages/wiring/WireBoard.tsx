@@ -13,7 +13,7 @@ import { useBuild, useSend, useUnits } from '../../app/store.ts';
 import { BikeDrawing } from '../../drawing/BikeDrawing.tsx';
 import { FromAbove } from '../../drawing/FromAbove.tsx';
 import { pathOf, type Sheet } from '../../drawing/frame.ts';
-import { LeadLine } from '../../drawing/LeadLayer.tsx';
+import { LeadLine, LeadTags } from '../../drawing/LeadLayer.tsx';
 import { saveSvg } from '../../drawing/saveDrawing.ts';
 import { usePlan } from '../../sheet/PlanProvider.tsx';
 
@@ -166,6 +166,7 @@ function WireOverlay({ wiring, sheet, lit, picked, onPick, onOver }: OverlayProp
           <LeadLine lead={lead} index={index} px={px} lit={lit === lead.id} dim={lit !== null && lit !== lead.id} />
         </g>
       ))}
+      <LeadTags leads={wiring.leads} px={px} lit={lit} />
       {wiring.boxes.map((box) => (
         <BoxMark key={box.id} box={box} sheet={sheet} />
       ))}

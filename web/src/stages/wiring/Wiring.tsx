@@ -1,4 +1,4 @@
-import type { RoutedLead } from '@sprocket/core';
+import { ruleCatalog, type RoutedLead, type RuleGroup } from '@sprocket/core';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { useApp, useSend } from '../../app/store.ts';
@@ -27,6 +27,19 @@ const viewWords: Record<WiringView, string> = {
   settings: 'Settings',
   checks: 'Meter checks',
 };
+
+/** Whose findings each leg of the wiring shows; all of them stand below the leads. */
+const groupsOf: Record<WiringView, readonly RuleGroup[]> = {
+  leads: ['leads', 'levers', 'controls', 'power'],
+  loom: [],
+  levers: ['levers', 'controls'],
+  bar: ['controls'],
+  power: ['power'],
+  settings: [],
+  checks: [],
+};
+const groupOf = new Map(ruleCatalog.map((rule) => [rule.id, rule.group]));
+const isOf = (view: WiringView, rule: string): boolean => groupsOf[view].includes(groupOf.get(rule) ?? 'frame');
 
 /** What the leads come to, in a few words. */
 function inWords(leads: readonly RoutedLead[]): string {
@@ -71,7 +84,7 @@ export function WiringStage() {
       <StageHead title="Wiring">
         Where each lead runs and how every lever cuts: <strong className="marked">{inWords(all.leads)}</strong>
       </StageHead>
-      {view === 'loom' || view === 'bar' ? null : <WireBoard wiring={all} picked={picked} onPick={setPicked} />}
+      {view === 'leads' ? <WireBoard wiring={all} picked={picked} onPick={setPicked} /> : null}
       <div className="walk" role="group" aria-label="Parts of the wiring">
         {(Object.keys(viewWords) as WiringView[]).map((v) => (
           <button
@@ -97,7 +110,10 @@ export function WiringStage() {
       {view === 'power' ? <Power wiring={all} /> : null}
       {view === 'settings' ? <SettingsSheet /> : null}
       {view === 'checks' ? <Checks wiring={all} /> : null}
-      <FindingList title="In this build" findings={plan.findings.filter((f) => f.stage === 'wiring')} />
+      <FindingList
+        title="In this build"
+        findings={plan.findings.filter((f) => f.stage === 'wiring' && isOf(view, f.rule))}
+      />
     </>
   );
 }

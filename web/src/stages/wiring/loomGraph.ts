@@ -60,7 +60,8 @@ export function loomGraph(wiring: Wiring): LoomGraph {
     const from = box(lead.from);
     const to = box(lead.to);
     const number = i + 1;
-    const text = lead.suppliedM === null ? lead.what : `${lead.what}, ${mm(lead.suppliedM)}`;
+    const own = lead.part === null ? '' : `${lead.what}, `;
+    const text = lead.suppliedM === null ? `${own}length not known` : `${own}${mm(lead.suppliedM)}`;
     const start: LoomPort = { id: `${lead.id}-from`, text: plugWords(lead.plug), plug: lead.plug, free: false };
     const end: LoomPort = { id: `${lead.id}-to`, text: '', plug: null, free: false };
     from.ports.push(start);
@@ -108,7 +109,7 @@ export function loomGraph(wiring: Wiring): LoomGraph {
   for (const socket of wiring.sockets)
     box(socket.box).ports.push({
       id: `free-${socket.id}`,
-      text: `${socket.what}: ${plugWords(socket.plug)}, not used`,
+      text: `${socket.what}, free`,
       plug: socket.plug,
       free: true,
     });

@@ -13,7 +13,7 @@ export function boxSize(box: LoomBox): { width: number; height: number } {
   ];
   const small = box.kind !== 'box';
   return {
-    width: Math.max(small ? 84 : 120, Math.max(...words) + 2 * LOOM.pad),
+    width: Math.max(small ? 84 : 92, Math.max(...words) + 2 * LOOM.pad),
     height: small ? 44 : LOOM.headed + Math.max(1, box.ports.length) * LOOM.row,
   };
 }
@@ -76,7 +76,7 @@ export async function layLoom(graph: LoomGraph): Promise<LaidLoom> {
     sources: [e.from[1]],
     targets: [e.to[1]],
     labels:
-      e.text === '' ? [] : [{ id: `${e.id}-label`, text: e.text, width: e.text.length * LOOM.letter + 30, height: 18 }],
+      e.text === '' ? [] : [{ id: `${e.id}-label`, text: e.text, width: e.text.length * LOOM.letter + 26, height: 18 }],
   }));
   const whole: ElkNode = {
     id: 'loom',
@@ -86,11 +86,11 @@ export async function layLoom(graph: LoomGraph): Promise<LaidLoom> {
       'elk.algorithm': 'layered',
       'elk.direction': 'RIGHT',
       'elk.edgeRouting': 'ORTHOGONAL',
-      'elk.layered.spacing.nodeNodeBetweenLayers': '36',
+      'elk.layered.spacing.nodeNodeBetweenLayers': '18',
       'elk.spacing.nodeNode': '26',
       'elk.spacing.edgeNode': '16',
       'elk.spacing.edgeEdge': '13',
-      'elk.layered.spacing.edgeNodeBetweenLayers': '16',
+      'elk.layered.spacing.edgeNodeBetweenLayers': '11',
       'elk.layered.spacing.edgeEdgeBetweenLayers': '13',
       'elk.spacing.labelNode': '10',
       'elk.spacing.edgeLabel': '4',
