@@ -144,8 +144,8 @@ describe('wiring', () => {
     await app.page.keyboard.press('ArrowLeft');
     await app.page.waitForFunction(
       () =>
-        (document.querySelector('.on-bar-free[aria-label^="bell, left"] rect')?.getBoundingClientRect().x ?? NaN) <
-        (document.querySelector('.on-bar-free[aria-label^="keypad, left"] rect')?.getBoundingClientRect().x ?? NaN),
+        (document.querySelector('.on-bar-free[aria-label^="bell"] rect')?.getBoundingClientRect().x ?? NaN) <
+        (document.querySelector('.on-bar-free[aria-label^="keypad"] rect')?.getBoundingClientRect().x ?? NaN),
     );
     expect(await axeFindings(app.page)).to.deep.equal([]);
     await leg(app.page, 'Settings');

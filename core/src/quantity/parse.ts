@@ -31,7 +31,8 @@ const examples: Partial<Record<Dimension, string>> = {
 
 /**
  * Reads what a person types: "5ft 2", "26 lb", "1 1/8 in", "12,5". Units of either system are
- * taken; a bare number is in the shown system's unit. Negative only for grades and temperatures.
+ * taken; a bare number is in the shown system's unit. Negative only for grades, temperatures and
+ * volts: a meter whose probes are crossed shows a minus.
  */
 export function parseQuantity(text: string, dimension: Dimension, system: UnitSystem): Parsed<number> {
   const example = examples[dimension];
@@ -46,7 +47,7 @@ export function parseQuantity(text: string, dimension: Dimension, system: UnitSy
   if (/^[-+]/.test(rest)) {
     sign = rest.startsWith('-') ? -1 : 1;
     rest = rest.slice(1).trimStart();
-    if (sign < 0 && dimension !== 'grade' && dimension !== 'temperature') {
+    if (sign < 0 && dimension !== 'grade' && dimension !== 'temperature' && dimension !== 'voltage') {
       return { ok: false, message: `This cannot be below zero; type a number${hint}.` };
     }
   }

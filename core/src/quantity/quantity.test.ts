@@ -29,6 +29,7 @@ describe('typed quantities', () => {
     ['15 mi', 'way', 'metric', 24140.16],
     ['1 in 8', 'grade', 'metric', 0.125],
     ['-4 %', 'grade', 'metric', -0.04],
+    ['-39.6 V', 'voltage', 'metric', -39.6],
     ['-5', 'temperature', 'metric', -5],
     ['50', 'temperature', 'imperial', 10],
     ['46 °F', 'temperature', 'metric', 7.7778],

@@ -112,6 +112,7 @@ function OnBar({
   const b = at(item.fromM + item.lengthM);
   const tall = item.id === 'grip' ? 18 : item.id === 'lever' ? 22 : 20;
   const may = onOrder && !item.fixed ? onOrder : null;
+  const words = `${item.what} ${amountText(amount(item.lengthM, 'size', units === 'metric' ? 0 : 2), units)}`;
   const unitsPerPixel = (event: PointerEvent<SVGGElement>): number => {
     const svg = event.currentTarget.ownerSVGElement;
     return svg ? svg.viewBox.baseVal.width / svg.getBoundingClientRect().width : 1;
@@ -138,7 +139,8 @@ function OnBar({
         ? {
             role: 'button',
             tabIndex: 0,
-            'aria-label': `${item.what}, ${side.side}: arrows move it along the bar`,
+            // The words beneath it come first, as they stand there.
+            'aria-label': `${words}, ${side.side}: arrows move it along the bar`,
             onKeyDown: (event: React.KeyboardEvent) => {
               const by = event.key === 'ArrowRight' ? -k : event.key === 'ArrowLeft' ? k : 0;
               if (by === 0) return;
@@ -170,7 +172,7 @@ function OnBar({
       ) : null}
       <path d={`M${(a + b) / 2} ${tall}V${38 + (index % 3) * 19}`} strokeWidth={0.8} />
       <text x={(a + b) / 2} y={52 + (index % 3) * 19} textAnchor="middle" fontSize={14}>
-        {item.what} {amountText(amount(item.lengthM, 'size', units === 'metric' ? 0 : 2), units)}
+        {words}
       </text>
     </g>
   );
