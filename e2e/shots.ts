@@ -24,15 +24,15 @@ const shots: Shot[] = [
   { name: 'pack', path: '/build/demo-mixte/pack' },
   { name: 'gearing', path: '/build/demo-box/gearing', scroll: '#chain-title' },
   { name: 'ride', path: '/build/demo-mixte/ride', wait: '.tally[data-spread="drawn"]' },
-  { name: 'spread', path: '/build/demo-box/ride', wait: '.tally[data-spread="drawn"]', scroll: '#ride-spread' },
   { name: 'trike-dark', path: '/build/demo-trike/drive', dark: true },
   { name: 'carbon-stop', path: '/build/demo-gravel/drive' },
   { name: 'sum', path: '/build/demo-mixte/pack', click: '[data-figure="range"]' },
   { name: 'matrix', path: '/build/demo-box/drive', click: '.walk .leg:nth-child(2)', scroll: '.matrix' },
-  { name: 'schools', path: '/build/demo-gravel/schools' },
+  { name: 'wiring', path: '/build/demo-mixte/wiring' },
+  { name: 'loom', path: '/build/demo-trike/wiring', click: '.walk .leg:nth-child(2)', wait: '.loom' },
   { name: 'compare', path: '/build/demo-mixte/compare' },
   { name: 'finding', path: '/build/demo-mixte/drive', click: '.finding-open' },
-  { name: 'shelf', path: '/build/demo-mixte/shelf' },
+  { name: 'levers', path: '/build/demo-box/wiring', click: '.walk .leg:nth-child(3)' },
   { name: 'donor-phone', path: '/build/demo-lockkeeper/donor', width: 390, height: 844 },
 ];
 

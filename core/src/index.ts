@@ -16,7 +16,7 @@ export { type Dimension, type UnitSystem, displayUnits } from './quantity/units.
 export { type ReadProblem, type ReadResult, parseJson, problemsOf } from './reading/problems.ts';
 
 // Parts and the shelf
-export { type Control, type ControlRole, cutoffActsWords } from './parts/controls.ts';
+export { cutoffActsWords } from './parts/controls.ts';
 export { type DriveFamily, type Kit, driveFamilyWords } from './parts/kit.ts';
 export { type BoxId, type PlugEnd, boxWords } from './parts/leads.ts';
 export { type LegalClass, legalClass, legalClassSchema, legalClasses, withLaws } from './parts/law.ts';
@@ -175,15 +175,13 @@ export { type Change, PEDAL_CLEARANCE_WANTED, type WheelCaution, wheelChange } f
 export { PlanContext } from './vehicle/context.ts';
 
 // Wiring
-export { jointOf } from './wiring/asWired.ts';
 export { type BarItem, type BarSide } from './wiring/bar.ts';
 export { type PlacedBox } from './wiring/boxes.ts';
 export { type MeterCheck } from './wiring/checks.ts';
 export { type CutoffSheet, cutoffOutcomeWords, cutoffSheet } from './wiring/cutoffs.ts';
-export { type LeadVerdict, type RoutedLead, alongLead, extensionsFor, leadVerdictWords } from './wiring/leads.ts';
+export { type RoutedLead, alongLead, extensionsFor, leadVerdictWords } from './wiring/leads.ts';
 export { type LeverSheet } from './wiring/levers.ts';
 export { nextPhases } from './wiring/phases.ts';
-export { type PowerSum } from './wiring/power.ts';
 export { type SettingRow } from './wiring/settings.ts';
 export { type Wiring } from './wiring/wiring.ts';
 export { type SettingEffect, settingEffects } from './plan/settingEffects.ts';

@@ -109,6 +109,7 @@ const ofWiring = new Set([
   'power-lead',
   'plug-spark',
   'cutoff-works',
+  'cadence-sensor',
   'lamp-volts',
   'packs-joined',
 ]);

@@ -146,18 +146,6 @@ function LoomDrawing({
             <path d={d} className="wire-catch" strokeWidth={12} />
             <path d={d} className="wire-edge" strokeWidth={5} />
             <path d={d} className="wire-core" strokeWidth={2.6} strokeDasharray={dashesOf(dash, 2.6)} />
-            {e.label ? (
-              <g transform={`translate(${e.label.x} ${e.label.y})`}>
-                <rect width={e.label.width} height={e.label.height} className="loom-label" rx={3} />
-                <circle cx={10} cy={9} r={7.5} className="wire-tag" strokeWidth={1.2} />
-                <text x={10} y={12.8} fontSize={10.5} textAnchor="middle" className="loom-number">
-                  {edge.number}
-                </text>
-                <text x={21} y={13} fontSize={LOOM.text} className="loom-text">
-                  {edge.text}
-                </text>
-              </g>
-            ) : null}
           </g>
         );
       })}
@@ -182,17 +170,20 @@ function LoomBoxDrawing({ laid: { box, x, y, width, height, ports } }: { laid: L
       >
         {box.title}
       </text>
-      {box.note ? (
-        <text
-          x={small ? width / 2 : LOOM.pad}
-          y={34}
-          fontSize={LOOM.text}
-          textAnchor={small ? 'middle' : 'start'}
-          className="loom-note"
-        >
-          {box.note}
-        </text>
-      ) : null}
+      {box.note === ''
+        ? null
+        : box.note.split('\n').map((line, i) => (
+            <text
+              key={line}
+              x={small ? width / 2 : LOOM.pad}
+              y={34 + i * 15}
+              fontSize={LOOM.text}
+              textAnchor={small ? 'middle' : 'start'}
+              className="loom-note"
+            >
+              {line}
+            </text>
+          ))}
       {small
         ? null
         : box.ports.map((p, i) => {
@@ -214,9 +205,17 @@ function LoomBoxDrawing({ laid: { box, x, y, width, height, ports } }: { laid: L
                 ) : (
                   <circle cx={cx} cy={cy} r={3.4} strokeWidth={1.4} />
                 )}
+                {p.number === null ? null : (
+                  <g className={`wire hue-${leadMark(p.number - 1).hue}`}>
+                    <circle cx={14} cy={cy} r={7.5} className="wire-tag" strokeWidth={1.2} />
+                    <text x={14} y={cy + 3.8} fontSize={10.5} textAnchor="middle" className="loom-number">
+                      {p.number}
+                    </text>
+                  </g>
+                )}
                 {p.text === '' ? null : (
                   <text
-                    x={right ? width - 10 : 10}
+                    x={right ? width - 10 : p.number === null ? 10 : 25}
                     y={cy + 4}
                     fontSize={LOOM.text}
                     textAnchor={right ? 'end' : 'start'}

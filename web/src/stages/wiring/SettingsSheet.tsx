@@ -51,8 +51,10 @@ export function SettingsSheet() {
             {settings.map((row) => (
               <tr key={row.id}>
                 <th scope="row">{row.words}</th>
-                <td className="num">{row.was === null ? '–' : <Show value={row.was} />}</td>
-                <td className="num">
+                <td className="num" data-head="as sold">
+                  {row.was === null ? '–' : <Show value={row.was} />}
+                </td>
+                <td className="num" data-head="advised">
                   <Show value={row.advised} />
                 </td>
                 <td>

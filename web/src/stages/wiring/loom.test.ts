@@ -53,9 +53,8 @@ const apart = (a: Rect, b: Rect): boolean =>
 /** What lies over what on a loom sheet; empty where nothing does. */
 function overlaps({ boxes, edges, width, height }: LaidLoom): string[] {
   const rects: Rect[] = boxes.map((b) => ({ what: b.box.title, x: b.x, y: b.y, width: b.width, height: b.height }));
-  const labels = edges.flatMap((e): Rect[] => (e.label ? [{ what: `label of ${e.id}`, ...e.label }] : []));
   const out: string[] = [];
-  const all = [...rects, ...labels];
+  const all = rects;
   all.forEach((a, i) => {
     if (a.x < 0 || a.y < 0 || a.x + a.width > width + 0.5 || a.y + a.height > height + 0.5)
       out.push(`${a.what} leaves the sheet`);

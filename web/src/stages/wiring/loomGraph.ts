@@ -7,6 +7,8 @@ export interface LoomPort {
   text: string;
   plug: PlugEnd | null;
   free: boolean;
+  /** Number of the lead that comes in here. */
+  number: number | null;
 }
 
 /** A box of the loom sheet, with its ports from top to bottom. */
@@ -25,7 +27,6 @@ export interface LoomEdge {
   to: [box: string, port: string];
   /** Its number in the lead table. */
   number: number;
-  text: string;
   colour: number;
 }
 
@@ -62,8 +63,14 @@ export function loomGraph(wiring: Wiring): LoomGraph {
     const number = i + 1;
     const own = lead.part === null ? '' : `${lead.what}, `;
     const text = lead.suppliedM === null ? `${own}length not known` : `${own}${mm(lead.suppliedM)}`;
-    const start: LoomPort = { id: `${lead.id}-from`, text: plugWords(lead.plug), plug: lead.plug, free: false };
-    const end: LoomPort = { id: `${lead.id}-to`, text: '', plug: null, free: false };
+    const start: LoomPort = {
+      id: `${lead.id}-from`,
+      text: plugWords(lead.plug),
+      plug: lead.plug,
+      free: false,
+      number: null,
+    };
+    const end: LoomPort = { id: `${lead.id}-to`, text, plug: null, free: false, number };
     from.ports.push(start);
     to.ports.push(end);
     // What stands between: an adapter at the joint, an extension in the lead.
@@ -72,7 +79,7 @@ export function loomGraph(wiring: Wiring): LoomGraph {
       between.push({
         id: `${lead.id}-adapter`,
         title: 'adapter',
-        note: lead.plug && lead.socket ? `${lead.socket.family} to ${lead.plug.family}` : '',
+        note: lead.plug && lead.socket ? `${lead.socket.family}\nto ${lead.plug.family}` : '',
         kind: 'adapter',
         ports: [],
       });
@@ -87,14 +94,14 @@ export function loomGraph(wiring: Wiring): LoomGraph {
     let at: [string, string] = [from.id, start.id];
     for (const b of between) {
       b.ports.push(
-        { id: `${b.id}-in`, text: '', plug: null, free: false },
-        { id: `${b.id}-out`, text: '', plug: null, free: false },
+        { id: `${b.id}-in`, text: '', plug: null, free: false, number: null },
+        { id: `${b.id}-out`, text: '', plug: null, free: false, number: null },
       );
       boxes.set(b.id, b);
-      edges.push({ id: `${lead.id}-${b.id}`, from: at, to: [b.id, `${b.id}-in`], number, text: '', colour: i });
+      edges.push({ id: `${lead.id}-${b.id}`, from: at, to: [b.id, `${b.id}-in`], number, colour: i });
       at = [b.id, `${b.id}-out`];
     }
-    edges.push({ id: lead.id, from: at, to: [to.id, end.id], number, text, colour: i });
+    edges.push({ id: lead.id, from: at, to: [to.id, end.id], number, colour: i });
     if (
       lead.cores.length > 0 &&
       (lead.joint.is === 'adapter' || lead.id === 'battery' || lead.id === 'motor' || lead.id === 'halls')
@@ -112,6 +119,7 @@ export function loomGraph(wiring: Wiring): LoomGraph {
       text: `${socket.what}, free`,
       plug: socket.plug,
       free: true,
+      number: null,
     });
   return { boxes: [...boxes.values()], edges, pins };
 }

@@ -6,15 +6,16 @@ export const LOOM = { title: 15, text: 11.5, row: 20, pad: 10, headed: 40, lette
 
 /** How wide a box must be for its words, and how high for its ports. */
 export function boxSize(box: LoomBox): { width: number; height: number } {
+  const notes = box.note.split('\n');
   const words = [
     box.title.length * 8.2,
-    box.note.length * LOOM.letter,
-    ...box.ports.map((p) => p.text.length * LOOM.letter + 14),
+    ...notes.map((n) => n.length * LOOM.letter),
+    ...box.ports.map((p) => p.text.length * LOOM.letter + (p.number === null ? 14 : 30)),
   ];
   const small = box.kind !== 'box';
   return {
     width: Math.max(small ? 84 : 92, Math.max(...words) + 2 * LOOM.pad),
-    height: small ? 44 : LOOM.headed + Math.max(1, box.ports.length) * LOOM.row,
+    height: small ? 30 + notes.length * 15 : LOOM.headed + Math.max(1, box.ports.length) * LOOM.row,
   };
 }
 
@@ -30,7 +31,6 @@ export interface LaidBox {
 export interface LaidEdge {
   id: string;
   points: { x: number; y: number }[];
-  label: { x: number; y: number; width: number; height: number } | null;
 }
 
 export interface LaidLoom {
@@ -75,8 +75,6 @@ export async function layLoom(graph: LoomGraph): Promise<LaidLoom> {
     id: e.id,
     sources: [e.from[1]],
     targets: [e.to[1]],
-    labels:
-      e.text === '' ? [] : [{ id: `${e.id}-label`, text: e.text, width: e.text.length * LOOM.letter + 26, height: 18 }],
   }));
   const whole: ElkNode = {
     id: 'loom',
@@ -86,15 +84,12 @@ export async function layLoom(graph: LoomGraph): Promise<LaidLoom> {
       'elk.algorithm': 'layered',
       'elk.direction': 'RIGHT',
       'elk.edgeRouting': 'ORTHOGONAL',
-      'elk.layered.spacing.nodeNodeBetweenLayers': '18',
+      'elk.layered.spacing.nodeNodeBetweenLayers': '44',
       'elk.spacing.nodeNode': '26',
       'elk.spacing.edgeNode': '16',
       'elk.spacing.edgeEdge': '13',
       'elk.layered.spacing.edgeNodeBetweenLayers': '11',
       'elk.layered.spacing.edgeEdgeBetweenLayers': '13',
-      'elk.spacing.labelNode': '10',
-      'elk.spacing.edgeLabel': '4',
-      'elk.edgeLabels.inline': 'true',
       'elk.randomSeed': '7',
       'elk.padding': '[top=14,left=14,bottom=14,right=14]',
     },
@@ -120,11 +115,9 @@ export async function layLoom(graph: LoomGraph): Promise<LaidLoom> {
     }),
     edges: (laid.edges ?? []).map((e) => {
       const section = e.sections?.[0];
-      const label = e.labels?.[0];
       return {
         id: e.id,
         points: section ? [section.startPoint, ...(section.bendPoints ?? []), section.endPoint] : [],
-        label: label ? { x: label.x ?? 0, y: label.y ?? 0, width: label.width ?? 0, height: label.height ?? 0 } : null,
       };
     }),
   };
