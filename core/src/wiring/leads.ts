@@ -1,9 +1,8 @@
 import { usualLead, type StowPlace } from '../build/wiring.ts';
 import { isProven } from '../donor/entry.ts';
-import { lengthOf, sub, type Point } from '../donor/frames/point.ts';
+import type { Point } from '../donor/frames/point.ts';
 import { chainLength, pointAlong } from '../donor/frames/chains.ts';
 import { kindTraits } from '../donor/kinds.ts';
-import { suspensionAt } from '../layout/suspension.ts';
 import { partById } from '../parts/part.ts';
 import type { Extension } from '../parts/smallParts.ts';
 import type { WiredLead } from './asWired.ts';
@@ -11,17 +10,20 @@ import { Net, type WaysFrom } from './boxes.ts';
 import type { BoxId } from '../parts/leads.ts';
 import type { Kit } from '../parts/kit.ts';
 import type { Hazard, Past } from './hazards.ts';
+import { PIVOT_TAKES, wayFacts } from './wayFacts.ts';
 import type { Anchor, WayEdge } from './ways.ts';
 
-/** Lead lost to each plug, each drip loop, and beside a pivot's own travel, m. Source: models, §10. */
+/** Lead lost to each plug and each drip loop, m. Source: models, §10. */
 export const PLUG_TAKES = 0.05;
 export const LOOP_TAKES = 0.06;
-const PIVOT_TAKES = 0.03;
 /** More than this over is surplus that wants a place, m. Source: models, §10. */
 export const SURPLUS_FROM = 0.15;
 /** Slack at full lock and over a fold where nobody measured it, m. Source: project, common ones. */
 const COMMON_LOCK = 0.075;
 const COMMON_FOLD = 0.15;
+/** Travel of a rear end and of a fork that nobody measured, m. Source: project, common ones. */
+const COMMON_TRAVEL = 0.13;
+const COMMON_FORK_TRAVEL = 0.08;
 /** How far a way may be off, as a share: by a string, drawn from measured sizes, drawn from common ones. Source: project. */
 const WAY_ERROR = { string: 0.02, measured: 0.05, common: 0.12 } as const;
 /** How far a slack may be off, m: measured, and taken as common. Source: project. */
@@ -52,7 +54,8 @@ export const leadVerdictWords: Record<LeadVerdict, string> = {
 
 /** A lead on its way, judged. Lengths in m. */
 export interface JudgedLead extends WiredLead {
-  edges: readonly WayEdge[];
+  /** Its way, drawn when it is asked for. */
+  draw: () => readonly WayEdge[];
   sum: LeadSum;
   neededM: number;
   /** How far the needed length may be off. */
@@ -68,11 +71,11 @@ export interface JudgedLead extends WiredLead {
   taken: { extension: Extension | null; spliceM: number } | null;
   stow: { place: StowPlace; chosen: boolean; options: StowPlace[] } | null;
   /** What it cannot help passing too near. */
-  near: Hazard['what'][];
+  near: readonly Hazard['what'][];
 }
 
 /** A lead as the screens show it: its way as a line, and what it is tied along. */
-export interface RoutedLead extends Omit<JudgedLead, 'edges'> {
+export interface RoutedLead extends Omit<JudgedLead, 'draw'> {
   /** From box to box, side view. */
   points: Point[];
   /** Tubes it is tied along, in order. */
@@ -93,26 +96,6 @@ export function extensionsFor(lead: Pick<WiredLead, 'plug'>, all: readonly Exten
   return all.filter((e) => e.family === plug.family && e.poles === plug.poles).sort((a, b) => a.lengthM - b.lengthM);
 }
 
-/** How much the way past a swinging rear end changes through its travel, m. */
-function travelTaken({ build, geometry }: WaysFrom, edges: readonly WayEdge[]): number {
-  const { survey } = build.donor;
-  if (!geometry.suspension) return 0;
-  const swings = (e: WayEdge): boolean => e.role === 'stay' || e.role === 'chainstay';
-  const at = edges.findIndex((e, i) => i > 0 && swings(e) !== swings(edges[i - 1] as WayEdge));
-  if (at < 0) return 0;
-  const fixed = (edges[at] as WayEdge).points[0] as Point;
-  const travelM = survey.rearTravel?.value ?? 0.13;
-  let [least, most] = [Infinity, 0];
-  for (let k = 0; k <= 10; k++) {
-    const pose = suspensionAt(geometry, travelM, k / 10);
-    if (!pose) return 0;
-    const d = lengthOf(sub(pose.axle, fixed));
-    least = Math.min(least, d);
-    most = Math.max(most, d);
-  }
-  return most - least + PIVOT_TAKES;
-}
-
 /** Places where surplus may be stowed, the best first; never round the head tube, never by the crank. */
 function stowOptions({ build, geometry: g }: WaysFrom, lead: WiredLead, pack: string | null): StowPlace[] {
   const { kind } = build.donor;
@@ -126,16 +109,6 @@ function stowOptions({ build, geometry: g }: WaysFrom, lead: WiredLead, pack: st
     ...(kindTraits[kind].seat === 'saddle' && kind !== 'deltaTrike' ? (['behindSeatTube'] as const) : []),
   ];
 }
-
-const folded = (points: readonly Point[], hinge: Point): boolean => {
-  for (let i = 1; i < points.length; i++) {
-    const [a, b] = [points[i - 1] as Point, points[i] as Point];
-    const long = lengthOf(sub(b, a));
-    const d = lengthOf(sub(hinge, a)) + lengthOf(sub(hinge, b)) - long;
-    if (d < 1e-4) return true;
-  }
-  return false;
-};
 
 /** Whether sizes that a frame's drawing hangs on were measured. */
 function isDrawnFromTape({ build }: WaysFrom): boolean {
@@ -155,19 +128,16 @@ export function routeLead(from: WaysFrom, net: Net, lead: WiredLead, packPlace: 
   const anchor = (box: BoxId): Anchor => net.anchor(box) as Anchor;
   const corners = choice.way.map((p): Anchor => ({ ...net.ways.hang({ x: p.xM, y: p.yM }), hops: [] }));
   const stops = [anchor(lead.from), ...corners, anchor(lead.to)];
-  const edges = stops.slice(1).flatMap((to, i) => net.ways.route(stops[i] as Anchor, to, past));
-  const drawn = edges.reduce((sum, e) => sum + e.lengthM, 0);
+  const facts = wayFacts(net.ways, stops, past, g, survey.rearTravel?.value ?? COMMON_TRAVEL);
   const byString = choice.stringM;
-  const way = byString ?? drawn;
-  const turns = edges.filter((e, i) => i > 0 && e.steers !== (edges[i - 1] as WayEdge).steers).length;
-  const lock = turns === 0 ? 0 : (survey.lockSlack?.value ?? COMMON_LOCK);
-  const folds = kind === 'folding' && g.hinge !== null && edges.some((e) => folded(e.points, g.hinge as Point));
-  const fold = folds ? (survey.foldSlack?.value ?? COMMON_FOLD) : 0;
+  const way = byString ?? facts.lengthM;
+  const lock = facts.turns === 0 ? 0 : (survey.lockSlack?.value ?? COMMON_LOCK);
+  const fold = kind === 'folding' && facts.folds ? (survey.foldSlack?.value ?? COMMON_FOLD) : 0;
   const sprung =
     lead.to === 'motor' && from.kit.hub?.place === 'front' && survey.forkKind?.value === 'suspension'
-      ? (survey.forkTravel?.value ?? 0.08) + PIVOT_TAKES
+      ? (survey.forkTravel?.value ?? COMMON_FORK_TRAVEL) + PIVOT_TAKES
       : 0;
-  const travel = travelTaken(from, edges) + sprung;
+  const travel = facts.travelM + sprung;
   const sealed = build.schools.entry === 'sealed';
   const entries = [lead.from, lead.to].filter((b) => b === 'controller' || b === 'motor').length;
   const loops = sealed ? 0 : entries * LOOP_TAKES;
@@ -208,7 +178,7 @@ export function routeLead(from: WaysFrom, net: Net, lead: WiredLead, packPlace: 
   const place = choice.stow && options.includes(choice.stow) ? choice.stow : options[0];
   return {
     ...lead,
-    edges,
+    draw: () => stops.slice(1).flatMap((to, i) => net.ways.route(stops[i] as Anchor, to, past)),
     sum,
     neededM,
     bandM,
@@ -218,7 +188,7 @@ export function routeLead(from: WaysFrom, net: Net, lead: WiredLead, packPlace: 
     fix: verdict === 'short' && spareM !== null ? fixFor(from, lead, -spareM + (ext?.lengthM ?? 0)) : null,
     taken: ext || spliceM > 0 ? { extension: ext, spliceM } : null,
     stow: place ? { place, chosen: place === choice.stow, options } : null,
-    near: [...new Set(edges.flatMap((e) => (e.near && !past.includes(e.near) ? [e.near] : [])))],
+    near: facts.near,
   };
 }
 
@@ -269,7 +239,8 @@ export function routedLeads(
 }
 
 /** A lead with its way drawn out. */
-export function drawnLead({ edges, ...lead }: JudgedLead): RoutedLead {
+export function drawnLead({ draw, ...lead }: JudgedLead): RoutedLead {
+  const edges = draw();
   const tied = edges.filter((e) => e.role !== 'hop');
   return {
     ...lead,
@@ -284,8 +255,8 @@ export function drawnLead({ edges, ...lead }: JudgedLead): RoutedLead {
 /** Way on tubes that several leads share, each piece once, m. */
 export function tiedOnce(leads: readonly JudgedLead[]): number {
   const pieces = new Map<string, number>();
-  for (const { edges } of leads)
-    for (const e of edges) if (e.role !== 'hop') pieces.set(e.piece, Math.max(e.lengthM, pieces.get(e.piece) ?? 0));
+  for (const { draw } of leads)
+    for (const e of draw()) if (e.role !== 'hop') pieces.set(e.piece, Math.max(e.lengthM, pieces.get(e.piece) ?? 0));
   return [...pieces.values()].reduce((sum, m) => sum + m, 0);
 }
 

@@ -124,3 +124,6 @@ export function between(points: readonly Point[], from: number, to: number): Poi
   out.push(pointAlong(points, to));
   return out;
 }
+
+/** Two nodes' name, whichever comes first. */
+export const pairOf = (a: number, b: number): string => (a < b ? `${a}|${b}` : `${b}|${a}`);

@@ -1,7 +1,8 @@
 import { chainLength, pointAlong } from '../donor/frames/chains.ts';
 import { lengthOf, sub, type Point } from '../donor/frames/point.ts';
 import { KEEP_AWAY, NOTHING, roomTo, type Hazard, type Past } from './hazards.ts';
-import { between, footOn, nearestFoot, reachedFrom, type Foot, type Run, type RunRole } from './runs.ts';
+import type { Neighbour, Tree } from './tree.ts';
+import { between, footOn, nearestFoot, pairOf, reachedFrom, type Foot, type Run, type RunRole } from './runs.ts';
 
 /** Ends this near another run are joined to it, m. Source: project; tubes are drawn by their middle lines. */
 const JOINED_WITHIN = 0.12;
@@ -24,17 +25,6 @@ export interface WayEdge {
   points: Point[];
   steers: boolean;
   near: Hazard['what'] | null;
-}
-
-interface Neighbour {
-  to: number;
-  piece: number;
-}
-
-/** Costs from one node, and the piece by which each node is come to; -1 at the first. */
-interface Tree {
-  cost: Float64Array;
-  by: Int32Array;
 }
 
 interface Node {
@@ -286,13 +276,13 @@ export class Ways {
     });
     return [
       ...from.hops.map((h) => hop(h, false)),
-      ...this.kept(from, to, past),
+      ...this.along(from, to, past),
       ...[...to.hops].reverse().map((h) => hop(h, true)),
     ];
   }
 
-  /** Ways between the same two spots are the same for every kit: each is found once. */
-  private kept(from: Anchor, to: Anchor, past: Past): WayEdge[] {
+  /** The way between two spots on tubes, hops to boxes left out; the same array whoever asks. */
+  along(from: Anchor, to: Anchor, past: Past): WayEdge[] {
     const name = `${past.join()}|${from.piece}|${from.share}|${to.piece}|${to.share}`;
     let made = this.ways.get(name);
     if (!made) this.ways.set(name, (made = this.between(from, to, past)));
@@ -346,5 +336,3 @@ export class Ways {
     };
   }
 }
-
-const pairOf = (a: number, b: number): string => (a < b ? `${a}|${b}` : `${b}|${a}`);

@@ -96,7 +96,7 @@ describe('the loom sheet', () => {
       expect(
         mine.some((e) => e.to[0] === `${lead.id}-extension`),
         lead.id,
-      ).to.equal(lead.taken?.extension != null);
+      ).to.equal(Boolean(lead.taken?.extension));
       expect(
         mine.some((e) => e.to[0] === `${lead.id}-adapter`),
         lead.id,
