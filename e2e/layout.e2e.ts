@@ -108,7 +108,7 @@ describe('where the battery goes', () => {
     await app.page.waitForSelector('.pack-held');
     for (const words of ['Masses', 'Leads', 'Other ways', 'Sizes']) await tool(app, words);
     await app.page.waitForSelector('.masses .centre');
-    await app.page.waitForSelector('.lead-bar');
+    await app.page.waitForSelector('.leads .wire');
     await app.page.waitForSelector('.dimension');
     await tool(app, 'SVG');
     const svg = await downloadedText(app, 'drawing.svg');

@@ -28,7 +28,8 @@ export interface BuildSummary {
 /** The line of a plan. */
 export function summaryOf(plan: ChosenPlan): BuildSummary {
   const { geometry: g, motor, pack } = plan.drawing;
-  const worst = plan.findings[0];
+  // What the verdict is for: under “measure” what is to be measured, whatever rework is known beside it.
+  const worst = plan.findings.find((f) => f.verdict === plan.verdict && !f.override) ?? plan.findings[0];
   const { band } = plan.pack;
   return {
     verdict: plan.verdict,

@@ -69,7 +69,7 @@ export function FromAbove({
               <path key={s.id} d={d(s.points, true)} className={`above above-${s.kind}`} strokeWidth={1.6 * px} />
             ),
           )}
-          {g.trackM > 0 ? (
+          {g.trackM > 0 && !wires ? (
             <>
               <path
                 d={`M${single} 0L${paired} ${-t}L${paired} ${t}Z`}
@@ -97,19 +97,21 @@ export function FromAbove({
             </>
           ) : null}
           {wires ? <WiresAbove wires={wires} px={px} lit={lit} /> : null}
-          <g className="centre" transform={`translate(${com} 0)`}>
-            <circle r={8 * px} strokeWidth={1.6 * px} />
-            <path
-              d={`M0 0V${-8 * px}A${8 * px} ${8 * px} 0 0 1 ${8 * px} 0ZM0 0V${8 * px}A${8 * px} ${8 * px} 0 0 1 ${-8 * px} 0Z`}
-              className="centre-quarter"
-            />
-          </g>
+          {wires ? null : (
+            <g className="centre" transform={`translate(${com} 0)`}>
+              <circle r={8 * px} strokeWidth={1.6 * px} />
+              <path
+                d={`M0 0V${-8 * px}A${8 * px} ${8 * px} 0 0 1 ${8 * px} 0ZM0 0V${8 * px}A${8 * px} ${8 * px} 0 0 1 ${-8 * px} 0Z`}
+                className="centre-quarter"
+              />
+            </g>
+          )}
         </svg>
       </div>
       <figcaption className="title-block">
         <span>from above, forward is right</span>
         <span>widths not measured are common ones</span>
-        <span>sheet 4b</span>
+        <span>{wires ? 'sheet 6a' : 'sheet 4b'}</span>
       </figcaption>
     </figure>
   );
