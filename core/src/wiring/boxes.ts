@@ -277,13 +277,24 @@ export class Net {
   private pack(): { laid: Laid | null; place: PackPlace | null } {
     if (!this.lies) {
       const { pack } = this.from;
-      const taken = pack ? chosenPlacement(this.from, pack) : null;
+      // Candidates share one place of the pack for all kits, as they do for its weight.
+      const taken = pack ? chosenPlacement(this.from, pack, this.placedFor) : null;
       this.lies = {
         laid: pack && taken?.lies ? { shape: packShape(pack), lies: taken.lies } : null,
         place: taken?.place ?? null,
       };
     }
     return this.lies;
+  }
+
+  /** Whose motor the frame's room is taken with. */
+  private get placedFor(): Kit | null {
+    return this.from.detail ? this.from.kit : null;
+  }
+
+  /** Where the pack goes; null without one. */
+  get packPlace(): PackPlace | null {
+    return this.pack().place;
   }
 
   private plugAt(): Point {
@@ -295,7 +306,7 @@ export class Net {
 
   private controllerAt(): Point {
     const { build, geometry: g, kit } = this.from;
-    const found = placeController(frameRoom(build, g, kit).room, kit, this.pack().laid);
+    const found = placeController(frameRoom(build, g, this.placedFor).room, kit, this.pack().laid);
     return found
       ? placed(found.lies.pose, { x: found.shape.lengthM / 2, y: found.shape.heightM / 2 })
       : toward(g.bracket, g.seatTop, 0.3);

@@ -120,7 +120,7 @@ function isDrawnFromTape({ build }: WaysFrom): boolean {
 }
 
 /** One lead on its way: needed, supplied, what follows. */
-export function routeLead(from: WaysFrom, net: Net, lead: WiredLead, packPlace: string | null): JudgedLead {
+export function routeLead(from: WaysFrom, net: Net, lead: WiredLead): JudgedLead {
   const { build, geometry: g } = from;
   const { survey, kind } = build.donor;
   const choice = build.wiring.leads[lead.id] ?? usualLead;
@@ -174,7 +174,7 @@ export function routeLead(from: WaysFrom, net: Net, lead: WiredLead, packPlace: 
           : spareM > SURPLUS_FROM
             ? 'surplus'
             : 'right';
-  const options = verdict === 'surplus' ? stowOptions(from, lead, packPlace) : [];
+  const options = verdict === 'surplus' ? stowOptions(from, lead, net.packPlace) : [];
   const place = choice.stow && options.includes(choice.stow) ? choice.stow : options[0];
   return {
     ...lead,
@@ -228,14 +228,10 @@ function extensionTaken(
 }
 
 /** Every lead of a conversion on its way. */
-export function routedLeads(
-  from: WaysFrom,
-  wired: readonly WiredLead[],
-  packPlace: string | null,
-): { net: Net; leads: JudgedLead[] } {
+export function routedLeads(from: WaysFrom, wired: readonly WiredLead[]): { net: Net; leads: JudgedLead[] } {
   const net = new Net(from);
   const here = wired.filter((l) => net.anchor(l.from) !== null && net.anchor(l.to) !== null);
-  return { net, leads: here.map((lead) => routeLead(from, net, lead, packPlace)) };
+  return { net, leads: here.map((lead) => routeLead(from, net, lead)) };
 }
 
 /** A lead with its way drawn out. */
