@@ -61,14 +61,22 @@ function report(build: Build, plan: BuildPlan): string {
 
 /** The plan with, for each finding on what is chosen, what would change it; under the names its JSON has always had as well. */
 function asDocument(context: PlanContext, plan: BuildPlan) {
-  const { brief, donor, drive, pack, gearing } = plan;
+  const { brief, donor, drive, pack, gearing, wiring } = plan;
   return {
     ...plan,
     ...brief,
     ...donor,
     gears: gearing.rows,
     band: pack.band,
-    layout: pack.layout,
+    layout: {
+      ...pack.layout,
+      leads: (wiring.all?.leads ?? []).map(({ id, what, points, neededM }) => ({
+        id,
+        name: what,
+        points,
+        lengthM: neededM,
+      })),
+    },
     holdingBack: { kit: drive.holdingBack, pack: pack.holdingBack },
     findings: plan.findings.map((f) => ({
       ...f,

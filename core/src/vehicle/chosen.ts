@@ -75,9 +75,16 @@ function withArrivals(shelf: Shelf, arrivals: Build['arrivals']): Shelf {
 }
 
 /** The shelf with the chosen kit as its settings have it. */
-function withSettings(shelf: Shelf, kitId: string | null, settings: Build['wiring']['settings']): Shelf {
-  if (kitId === null || Object.keys(settings).length === 0) return shelf;
-  return { ...shelf, kit: shelf.kit.map((kit) => (kit.id === kitId ? asSet(kit, settings) : kit)) };
+function withSettings(shelf: Shelf, kitId: string | null, { settings, parts }: Build['wiring']): Shelf {
+  const lamps = [parts.frontLamp, parts.rearLamp].reduce((watts, id) => {
+    const part = id === null ? undefined : shelf.control.find((c) => c.id === id);
+    return watts + (part?.watts ?? 0);
+  }, 0);
+  if (kitId === null || (Object.keys(settings).length === 0 && lamps === 0)) return shelf;
+  // Lamps off the pack are taken as always on: they draw beside the controller's own standing watts.
+  const lit = (kit: Kit): Kit =>
+    lamps === 0 ? kit : { ...kit, controller: { ...kit.controller, standingW: kit.controller.standingW + lamps } };
+  return { ...shelf, kit: shelf.kit.map((kit) => (kit.id === kitId ? lit(asSet(kit, settings)) : kit)) };
 }
 
 /** Looks up what a build has chosen; an id that nothing answers to counts as not chosen. */
@@ -86,7 +93,7 @@ export function chosenParts(build: Build, starter: Shelf): Chosen {
   const lawful = build.ownLaws.length === 0 ? whole : { ...whole, laws: withLaws(whole.laws, build.ownLaws) };
   const { kitId, packId, ringId, clusterId, hubGearId } = build.choice;
   const arrived = withArrivals(lawful, build.arrivals);
-  const shelf = withSettings(arrived, kitId, build.wiring.settings);
+  const shelf = withSettings(arrived, kitId, build.wiring);
   const find = <T extends { id: string }>(parts: readonly T[], id: string | null): T | null =>
     id === null ? null : (parts.find((p) => p.id === id) ?? null);
   return {

@@ -191,6 +191,12 @@ describe('sensors and levers', () => {
     expect(lamps()?.watts).to.equal(22);
     expect(lamps()?.amps).to.be.closeTo(22 / 36, 0.02);
     expect(lamps()?.items.map((i) => i.trouble)).to.deep.equal([null, null]);
+    // Four watts beside the controller's own four: the way a charge lasts is shorter by them, the horn counts nothing.
+    const context = contextOf(w);
+    expect(context.kit?.controller.standingW).to.equal((context.chosen.asSold?.controller.standingW ?? NaN) + 4);
+    const lit = context.reckoning?.toEmpty.distanceM ?? NaN;
+    w.build.wiring.parts.frontLamp = null;
+    expect(contextOf(w).reckoning?.toEmpty.distanceM).to.be.greaterThan(lit);
     w.build.wiring.parts.frontLamp = 'wayside-12';
     expect(lamps()?.items[0]?.trouble).to.match(/bears 16 V/);
   });

@@ -2,6 +2,7 @@ import { Checkbox, NativeSelect } from '@mantine/core';
 import { amount, starterShelf, type Wiring, type WiringChoice } from '@sprocket/core';
 import { buildActions } from '../../app/buildSlice.ts';
 import { useBuild, useSend } from '../../app/store.ts';
+import { usePlan } from '../../sheet/PlanProvider.tsx';
 import { Show } from '../../ui/Show.tsx';
 import { JoinedCard } from './Joined.tsx';
 
@@ -20,6 +21,7 @@ function PowerCard({ wiring }: { wiring: Wiring }) {
   const build = useBuild();
   const send = useSend();
   const { power } = wiring;
+  const charge = usePlan().chosen.pack?.charge?.plug ?? null;
   const choice = build.wiring.power;
   const set = (change: Partial<WiringChoice['power']>): void => {
     send(buildActions.powerEdited({ field: `wiring.power.${Object.keys(change).join()}`, value: change }));
@@ -94,6 +96,12 @@ function PowerCard({ wiring }: { wiring: Wiring }) {
                 </span>
               </th>
               <td className="num">{power.spark.joules.toFixed(2)} J</td>
+            </tr>
+            <tr>
+              <th scope="row">
+                charging socket<span className="from">the charger’s plug must mate, and its volts be read first</span>
+              </th>
+              <td className="num">{charge ? `${charge.family}, ${charge.poles} poles` : 'not known'}</td>
             </tr>
             {pre ? (
               <tr>
@@ -180,7 +188,9 @@ function LampsCard({ wiring }: { wiring: Wiring }) {
       <div className="section-head">
         <h2 id="lamps-card">Lamps and horn off the pack</h2>
         <span className="quiet">
-          {lamps.items.length === 0 ? 'none yet' : `${lamps.watts} W together, ${lamps.amps.toFixed(2)} A`}
+          {lamps.items.length === 0
+            ? 'none yet'
+            : `${lamps.watts} W together, ${lamps.amps.toFixed(2)} A; lamps count as always on`}
         </span>
       </div>
       <div className="fields fields-three">
