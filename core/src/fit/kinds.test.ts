@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import type { Build } from '../build/build.ts';
-import { usualLead, type Member } from '../build/wiring.ts';
+import { usualLead, type CutoffWay, type Member } from '../build/wiring.ts';
 import { usualRider, usualTrailer, type Seat } from '../build/brief.ts';
 import type { Verdict } from '../verdict.ts';
 import { derailleur9, disc, hubGear } from '../../test/city.ts';
@@ -33,6 +33,12 @@ const onRack = ({ build }: World): void => {
   build.choice.packPlace = 'rack';
 };
 const sprung: WorldOf = { kind: 'fullSuspension', pack: 'loaf-36-17', edit: onRack };
+const lever =
+  (left: CutoffWay | null, right: CutoffWay | null) =>
+  ({ build }: World): void => {
+    build.wiring.levers.left.by = left;
+    build.wiring.levers.right.by = right;
+  };
 const longLeads = ({ kit }: World): void => {
   for (const lead of kit.wiring?.leads ?? []) lead.lengthM = 4;
 };
@@ -332,6 +338,31 @@ const table: Record<string, Row[]> = {
     ['no mid-drive', { kind: 'tandem', survey: { timingChain: 'crossover' } }, 'none'],
   ],
   'cutoff-levers': [
+    [
+      'hydraulic ones, magnets chosen for both',
+      { survey: { leftLever: 'hydraulic', rightLever: 'hydraulic' }, edit: lever('magnet', 'magnet') },
+      'fits',
+      /Each lever/,
+    ],
+    [
+      'hydraulic ones, one chosen',
+      { survey: { leftLever: 'hydraulic', rightLever: 'hydraulic' }, edit: lever('magnet', null) },
+      'rework',
+      /do not suit/,
+    ],
+    [
+      'a way chosen that does not do',
+      { survey: { leftLever: 'hydraulic' }, edit: lever('inLine', null) },
+      'rework',
+      /cannot be cut so/,
+    ],
+    ['none chosen for a hand', { edit: lever('none', null) }, 'rework', /cuts nothing/],
+    [
+      'one hand has none, the other is chosen',
+      { survey: { leftLever: 'none' }, edit: lever(null, 'magnet') },
+      'fits',
+      /Each lever/,
+    ],
     ['the kit’s levers in place of separate ones', {}, 'fits', /Each lever/],
     ['hydraulic levers', { survey: { leftLever: 'hydraulic', rightLever: 'hydraulic' } }, 'rework', /do not suit/],
     ['one joined with the shifter', { survey: { rightLever: 'withShifter' } }, 'rework', /do not suit/],
@@ -752,6 +783,24 @@ const table: Record<string, Row[]> = {
     ],
   ],
   'parking-lock': [
+    [
+      'none before, a locking lever chosen',
+      {
+        kind: 'deltaTrike',
+        ...front,
+        survey: { parkingLock: 'no' },
+        edit: ({ build }) => {
+          build.wiring.levers.left.part = 'lever-lock';
+        },
+      },
+      'fits',
+      /locks is chosen/,
+    ],
+    [
+      'one there, magnets chosen for both hands',
+      { kind: 'deltaTrike', ...front, survey: { parkingLock: 'yes' }, edit: lever('magnet', 'magnet') },
+      'fits',
+    ],
     ['two wheels', {}, 'none'],
     ['none', { ...front, kind: 'deltaTrike', survey: { parkingLock: 'no' } }, 'rework', /No parking/],
     [
@@ -1217,6 +1266,7 @@ const table: Record<string, Row[]> = {
     ]),
   ],
   'two-cable-lever': [
+    ['two, magnets chosen for both', { survey: { leverCables: 'two' }, edit: lever('magnet', 'magnet') }, 'fits'],
     ['one cable', {}, 'fits', /One cable/],
     ['two, and the kit brings levers', { survey: { leverCables: 'two' } }, 'rework'],
     [

@@ -2,6 +2,8 @@ import { phrase } from '../../quantity/format.ts';
 import { partData, ruleFigure } from '../rule.ts';
 import { kitRule } from '../say.ts';
 import { buy, take, askFor } from '../remedies.ts';
+import { cutoffWayWords } from '../../build/wiring.ts';
+import { leverSheets } from '../../wiring/levers.ts';
 
 /** How each lever is made to cut the motor. */
 export const cutoffLevers = kitRule(
@@ -13,7 +15,7 @@ export const cutoffLevers = kitRule(
     source: 'Each lever cuts the motor by itself: new lever, in-line sensor or stick-on magnet, whichever it allows.',
     school: 'cutoffs',
   },
-  ({ build }, kit, say) => {
+  ({ build, shelf }, kit, say) => {
     const always = build.schools.cutoffs === 'always' || (kit.throttle && build.choice.usesThrottle);
     say.because(
       ruleFigure('School', always ? 'every lever cuts' : 'only with a throttle'),
@@ -32,7 +34,32 @@ export const cutoffLevers = kitRule(
         phrase`The kit’s data does not say.`,
         askFor('how the brakes cut the motor'),
       );
-    const awkward = [left, right].filter((l) => l === 'hydraulic' || l === 'withShifter' || l === 'dropBar');
+    const sheets = leverSheets(build, kit, shelf).filter((l) => l.lever !== 'none');
+    // What was chosen for a hand on the Wiring stage stands in place of what the kit brings.
+    const chosen = sheets.filter((l) => l.chosen);
+    const hand = (side: 'left' | 'right'): string => (side === 'left' ? 'Left' : 'Right');
+    for (const l of chosen) say.because(ruleFigure(`${hand(l.side)} lever, chosen`, cutoffWayWords[l.by]));
+    const wrong = chosen.find((l) => l.by === 'none' || l.not[l.by] !== undefined);
+    if (wrong)
+      return say.rework(
+        wrong.by === 'none' ? `${hand(wrong.side)} lever cuts nothing` : `${hand(wrong.side)} lever cannot be cut so`,
+        wrong.by === 'none'
+          ? phrase`No cut-off is chosen for it; by your school every lever cuts the motor.`
+          : phrase`${cutoffWayWords[wrong.by]}: ${wrong.not[wrong.by] ?? ''}.`,
+        buy(
+          'magnets',
+          phrase`A stick-on magnet and sensor at that lever.`,
+          take('cutoff-magnet', wrong.side === 'left' ? 'left lever' : 'right lever'),
+          { work: 30 },
+        ),
+      );
+    const open = sheets.filter((l) => !l.chosen).flatMap((l) => (l.lever ? [l.lever] : []));
+    if (chosen.length > 0 && open.length === 0)
+      return say.fits(
+        'Each lever cuts the motor',
+        phrase`${chosen.map((l) => `${hand(l.side)} by ${cutoffWayWords[l.by]}`).join(', ')}, as chosen. Tried on a stand before the first ride.`,
+      );
+    const awkward = open.filter((l) => l === 'hydraulic' || l === 'withShifter' || l === 'dropBar');
     const none = [left, right].every((l) => l === 'none');
     if (none)
       return say.rework(
@@ -52,7 +79,7 @@ export const cutoffLevers = kitRule(
         buy(
           'magnets',
           phrase`Add a stick-on magnet and sensor at each lever; the gap is 2 to 3 mm.`,
-          take('cutoff-magnet', 'levers', 2),
+          take('cutoff-magnet', 'levers', open.length),
           { work: 50 },
         ),
       );
@@ -67,14 +94,14 @@ export const cutoffLevers = kitRule(
           { work: 50 },
         ),
       );
-    if (brings === 'inLine' && (left === 'hydraulic' || right === 'hydraulic'))
+    if (brings === 'inLine' && open.includes('hydraulic'))
       return say.rework(
         'In-line sensors want a cable',
         phrase`A hydraulic hose has no cable for the sensor to sit in.`,
         buy(
           'magnets',
           phrase`Stick-on magnets at the hydraulic lever.`,
-          take('cutoff-magnet', 'levers', [left, right].filter((l) => l === 'hydraulic').length),
+          take('cutoff-magnet', 'levers', open.filter((l) => l === 'hydraulic').length),
           { work: 40 },
         ),
       );

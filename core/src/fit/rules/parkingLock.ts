@@ -1,4 +1,6 @@
+import { partById } from '../../parts/part.ts';
 import { phrase } from '../../quantity/format.ts';
+import { leverSheets } from '../../wiring/levers.ts';
 import { kitRule } from '../say.ts';
 import { buy, take } from '../remedies.ts';
 
@@ -11,11 +13,21 @@ export const parkingLock = kitRule(
     uses: ['parkingLock'],
     source: 'A trike stands by itself and rolls by itself; a heavier one more so.',
   },
-  ({ geometry }, kit, say) => {
+  ({ geometry, build, shelf }, kit, say) => {
     if (!geometry.pairedRear && !geometry.pairedFront) return null;
     const lock = say.need('parkingLock');
+    const sheets = leverSheets(build, kit, shelf).filter((l) => l.lever !== 'none');
+    const locking = (['left', 'right'] as const).some((side) => {
+      const part = partById(shelf, build.wiring.levers[side].part ?? '');
+      return part?.kind === 'control' && part.lever?.locks === true;
+    });
     if (lock === undefined)
       return say.open('Parking lock not looked for', phrase`A trike rolls away when its rider gets off.`);
+    if (lock !== undefined && locking)
+      return say.fits(
+        'A lever that locks is chosen',
+        phrase`It holds the trike at the kerb and cuts the motor as well.`,
+      );
     if (lock === 'no')
       return say.rework(
         'No parking lock',
@@ -23,7 +35,7 @@ export const parkingLock = kitRule(
         buy('locking-lever', phrase`A lever that locks.`, take('locking-lever', 'levers'), { work: 20 }),
         buy('strap', phrase`A strap round lever and grip, at the least.`, take('lever-strap', 'levers'), { work: 5 }),
       );
-    if (kit.controls?.cutoffs === 'levers')
+    if (kit.controls?.cutoffs === 'levers' && sheets.some((l) => !l.chosen || l.by === 'kitLever'))
       return say.rework(
         'The kit’s lever would lose the lock',
         phrase`The lever with the catch must stay.`,

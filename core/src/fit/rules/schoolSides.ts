@@ -1,3 +1,4 @@
+import { leverSheets } from '../../wiring/levers.ts';
 import { purposeWords } from '../../build/brief.ts';
 import type { SchoolId, Schools } from '../../build/schools.ts';
 import { ONE_ARM_ABOVE } from '../../constants.ts';
@@ -87,7 +88,7 @@ export const schoolRules: readonly Rule[] = [
       says,
     );
   }),
-  schoolRule('levers', 'lever-school', 'levers', (_context, kit, say, mine) => {
+  schoolRule('levers', 'lever-school', 'levers', ({ build, shelf }, kit, say, mine) => {
     const brings = kit.controls?.cutoffs;
     if (brings === undefined || brings === 'none') return null;
     say.because(
@@ -103,14 +104,16 @@ export const schoolRules: readonly Rule[] = [
           ? phrase`the kit’s levers stay in the box, and a sensor goes to each of yours.`
           : phrase`its sensors go to the levers you have.`,
     });
-    return mine === 'keepOwn' && brings === 'levers'
+    // Hands whose cut-off was chosen have theirs.
+    const left = leverSheets(build, kit, shelf).filter((l) => !l.chosen && l.lever !== 'none').length;
+    return mine === 'keepOwn' && brings === 'levers' && left > 0
       ? say.rework(
           'The kit brings levers, you keep yours',
           says,
           buy(
             'sensors',
             phrase`A stick-on magnet and sensor for each of your levers.`,
-            take('cutoff-magnet', 'levers', 2),
+            take('cutoff-magnet', 'levers', left),
             {
               work: 50,
             },

@@ -1,6 +1,7 @@
 import { phrase } from '../../quantity/format.ts';
 import { kitRule } from '../say.ts';
 import { buy, take } from '../remedies.ts';
+import { leverSheets } from '../../wiring/levers.ts';
 
 /** A lever that pulls two brakes keeps its place. */
 export const twoCableLever = kitRule(
@@ -11,7 +12,7 @@ export const twoCableLever = kitRule(
     uses: ['leverCables', 'parkingLock'],
     source: 'A kit’s lever pulls one cable and holds no parking lock.',
   },
-  (_context, kit, say) => {
+  ({ build, shelf }, kit, say) => {
     const cables = say.need('leverCables');
     const brings = kit.controls?.cutoffs;
     if (cables === undefined)
@@ -19,7 +20,9 @@ export const twoCableLever = kitRule(
         'Cables per lever not looked at',
         phrase`A lever that pulls two brakes cannot be replaced by a kit’s.`,
       );
-    if (cables === 'two' && brings === 'levers')
+    // A hand whose lever was chosen otherwise does not get the kit's.
+    const kits = leverSheets(build, kit, shelf).some((l) => l.lever !== 'none' && (!l.chosen || l.by === 'kitLever'));
+    if (cables === 'two' && brings === 'levers' && kits)
       return say.rework(
         'Keep the two-cable lever',
         phrase`The kit’s levers pull one cable each; the one that pulls two brakes stays.`,
