@@ -126,6 +126,7 @@ export {
   stowWords,
   usualLead,
 } from './build/wiring.ts';
+export { cellsInRow, joinedHere, usualMembers } from './pack/joined.ts';
 
 // The ride models
 export { type RideCase, readRideCase, runRideCase } from './ride/case.ts';

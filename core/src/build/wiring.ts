@@ -151,6 +151,8 @@ export const wiringSchema = z.object({
     .object({
       join: z.enum(joinsOfPacks),
       by: z.enum(parallelBy).default('wires'),
+      /** Battery chosen when they were joined; with another chosen they count no more. Null: whichever is. */
+      of: partId.default(null),
       members: z.array(memberSchema).min(2).max(12),
     })
     .nullable()
@@ -171,9 +173,16 @@ export const wiringSchema = z.object({
       pedalPulses: z.int().min(1).max(48).optional(),
     })
     .default({}),
-  /** Meter checks done: volts read, and whether all was as it should be. */
+  /** Meter checks done: volts read, when, and of which battery; absent: whichever is chosen. */
   checks: z
-    .record(z.string().max(60), z.object({ volts: z.number().min(-200).max(200).nullable(), on: z.iso.date() }))
+    .record(
+      z.string().max(60),
+      z.object({
+        volts: z.number().min(-200).max(200).nullable(),
+        on: z.iso.date(),
+        of: z.string().max(80).nullable().optional(),
+      }),
+    )
     .default({}),
 });
 export type WiringChoice = z.infer<typeof wiringSchema>;

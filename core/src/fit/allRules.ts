@@ -55,6 +55,7 @@ import { plugSpark } from './rules/plugSpark.ts';
 import { cutoffWorks } from './rules/cutoffWorks.ts';
 import { cadenceSensor } from './rules/cadenceSensor.ts';
 import { lampVolts } from './rules/lampVolts.ts';
+import { meterReadings } from './rules/meterReadings.ts';
 import { packsJoined } from './rules/packsJoined.ts';
 import { legalDuties } from './rules/legalDuties.ts';
 import { legalPower } from './rules/legalPower.ts';
@@ -173,6 +174,7 @@ export const kitRules: readonly Rule[] = [
   cadenceSensor,
   lampVolts,
   packsJoined,
+  meterReadings,
   handsPlace,
   loadLimit,
   wheelLoad,

@@ -2,6 +2,7 @@ import { expect } from 'chai';
 import type { Build } from '../build/build.ts';
 import { usualLead, type CutoffWay, type Member } from '../build/wiring.ts';
 import { usualRider, usualTrailer, type Seat } from '../build/brief.ts';
+import { usualMembers } from '../pack/joined.ts';
 import type { Verdict } from '../verdict.ts';
 import { derailleur9, disc, hubGear } from '../../test/city.ts';
 import { judged, measure, world, type World, type WorldOf } from '../../test/world.ts';
@@ -58,7 +59,25 @@ const blocks =
       restV: 12.7,
       series: 6,
     };
-    build.wiring.packs = { join: 'series', by: 'wires', members: [block, block, { ...block, ...change }] };
+    build.wiring.packs = { join: 'series', by: 'wires', of: null, members: [block, block, { ...block, ...change }] };
+  };
+const second =
+  (by: 'wires' | 'makersJoint' | 'diodes') =>
+  ({ build, pack }: World): void => {
+    const two = usualMembers(pack);
+    build.wiring.packs = {
+      ...two,
+      by,
+      of: pack.id,
+      members: two.members.map((m) => ({ ...m, ageYears: 1, restV: 40 })),
+    };
+  };
+const readings =
+  (volts: Record<string, number>) =>
+  ({ build }: World): void => {
+    build.wiring.checks = Object.fromEntries(
+      Object.entries(volts).map(([id, v]) => [id, { volts: v, on: '2026-04-01' }]),
+    );
   };
 const table: Record<string, Row[]> = {
   'bracket-thread-hand': [
@@ -1402,6 +1421,17 @@ const table: Record<string, Row[]> = {
       /proves so/,
     ],
     [
+      'a loom alone is said in the kit’s data, and it is long',
+      {
+        edit: ({ kit }) => {
+          delete kit.wiring;
+          if (kit.controls) kit.controls.loomM = 3;
+        },
+      },
+      'measure',
+      /not known/,
+    ],
+    [
       'one short',
       {
         edit: (w) => {
@@ -1530,6 +1560,26 @@ const table: Record<string, Row[]> = {
       /not known/,
     ],
     [
+      'copper not known, but chosen anew',
+      {
+        edit: ({ kit, build }) => {
+          delete kit.wiring;
+          build.wiring.power.mm2 = 4;
+        },
+      },
+      'fits',
+    ],
+    [
+      'a fuse chosen too small',
+      {
+        edit: ({ build }) => {
+          build.wiring.power.fuseA = 5;
+        },
+      },
+      'rework',
+      /fuse chosen/,
+    ],
+    [
       'more than any fuse',
       {
         edit: ({ kit }) => {
@@ -1570,6 +1620,23 @@ const table: Record<string, Row[]> = {
       },
       'rework',
     ],
+    ...(
+      [
+        ['precharge-22', 'fits', /tamed/],
+        ['precharge-10', 'rework', /too much/],
+        ['plug-seals', 'rework', /^A spark/],
+      ] as const
+    ).map(([part, verdict, words]): Row => [
+      `a big one, ${part}`,
+      {
+        edit: ({ kit, build }) => {
+          if (kit.wiring) kit.wiring.capacitanceF = 0.002;
+          build.wiring.power.precharge = part;
+        },
+      },
+      verdict,
+      words,
+    ]),
     [
       'nobody says: 1 mF is taken',
       {
@@ -1695,12 +1762,26 @@ const table: Record<string, Row[]> = {
   ],
   'packs-joined': [
     ['one pack', {}, 'none'],
-    ['three like blocks in a row', { edit: blocks({}) }, 'fits'],
-    ['one of them unread', { edit: blocks({ restV: null }) }, 'measure'],
-    ['one of them older', { edit: blocks({ ageYears: 4 }) }, 'stop'],
+    ['three like blocks in a row', { pack: 'ballast-36-18-pb', edit: blocks({}) }, 'fits'],
+    ['one of them unread', { pack: 'ballast-36-18-pb', edit: blocks({ restV: null }) }, 'measure', /whether/],
+    ['one of them older', { pack: 'ballast-36-18-pb', edit: blocks({ ageYears: 4 }) }, 'stop'],
+    ['of another chemistry than the battery chosen', { edit: blocks({}) }, 'stop'],
+    ['a second one by diodes has no place of its own', { edit: second('diodes') }, 'measure', /where the others lie/],
+    ['a maker’s joint it does not have', { edit: second('makersJoint') }, 'stop'],
+    [
+      'joined for another battery',
+      {
+        edit: (w) => {
+          second('wires')(w);
+          if (w.build.wiring.packs) w.build.wiring.packs.of = 'another';
+        },
+      },
+      'none',
+    ],
     [
       'side by side by wires',
       {
+        pack: 'ballast-36-18-pb',
         edit: (w) => {
           blocks({})(w);
           if (w.build.wiring.packs) w.build.wiring.packs.join = 'parallel';
@@ -1709,6 +1790,14 @@ const table: Record<string, Row[]> = {
       'stop',
       /side by side/,
     ],
+  ],
+  'meter-readings': [
+    ['nothing read yet', {}, 'none'],
+    ['some read', { edit: readings({ pack: 40 }) }, 'measure', /1 of/],
+    ['all read', { edit: readings({ pack: 40, charger: 42, supply: 5, halls: 5 }) }, 'fits'],
+    ['one crossed, another outside', { edit: readings({ pack: 60, charger: -42 }) }, 'stop', /crossed/],
+    ['one outside', { edit: readings({ pack: 60 }) }, 'stop', /outside/],
+    ['of a check that is not asked', { edit: readings({ other: -9 }) }, 'none'],
   ],
   'cable-run': [
     ['along the top', {}, 'fits'],

@@ -112,6 +112,7 @@ const ofWiring = new Set([
   'cadence-sensor',
   'lamp-volts',
   'packs-joined',
+  'meter-readings',
 ]);
 
 /** One pack of each form that lies differently. */

@@ -1023,6 +1023,7 @@ const brakesAndBar: Edge[] = [
   {
     rule: 'packs-joined',
     what: 'blocks that rest a tenth of a volt apart',
+    pack: 'ballast-36-18-pb',
     at: 12.7,
     put: ({ build }, v) => {
       const block = {
@@ -1035,10 +1036,31 @@ const brakesAndBar: Edge[] = [
         restV: 12.6,
         series: 6,
       };
-      build.wiring.packs = { join: 'series', by: 'wires', members: [block, block, { ...block, restV: v }] };
+      build.wiring.packs = { join: 'series', by: 'wires', of: null, members: [block, block, { ...block, restV: v }] };
     },
     below: 'fits',
     above: ['stop', /may not/],
+  },
+  {
+    rule: 'meter-readings',
+    what: 'the full pack’s volts, by a meter half a per cent off',
+    at: 42 * 1.005,
+    step: 0.001,
+    put: ({ build }, v) => {
+      build.wiring.checks = { pack: { volts: v, on: '2026-04-01' } };
+    },
+    below: ['measure', /meter checks done/],
+    above: ['stop', /outside its band/],
+  },
+  {
+    rule: 'meter-readings',
+    what: 'nothing: a minus is crossed poles',
+    at: 0,
+    put: ({ build }, v) => {
+      build.wiring.checks = { pack: { volts: v, on: '2026-04-01' } };
+    },
+    below: ['stop', /crossed/],
+    above: ['stop', /outside its band/],
   },
 ];
 

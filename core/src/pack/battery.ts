@@ -131,7 +131,8 @@ export function nominalWh(pack: Pick<PackModel, 'chemistry' | 'series' | 'parall
   return nominalVolts(pack) * pack.parallel * pack.cellAh;
 }
 
-const NOMINAL_CELL_VOLTS: Record<Chemistry, number> = { nmc: 3.6, lfp: 3.2, lead: 2 };
+/** Volts a cell is sold by. */
+export const NOMINAL_CELL_VOLTS: Record<Chemistry, number> = { nmc: 3.6, lfp: 3.2, lead: 2 };
 const FULL_CELL_VOLTS: Record<Chemistry, number> = { nmc: 4.2, lfp: 3.65, lead: 2.13 };
 const OFF_CHARGER_VOLTS: Record<Chemistry, number> = { nmc: 4.2, lfp: 3.65, lead: 2.4 };
 

@@ -38,7 +38,11 @@ function rangeFigure(context: PlanContext): Figure {
   const model = 'ride model';
   const legs = legsShare(e);
   const sum: SumLine[] = [
-    { label: 'Pack, as sold', value: amount(nominalWh(pack), 'energy'), from: chosenPack.name },
+    {
+      label: context.chosen.packAlone === context.chosen.pack ? 'Pack, as sold' : 'Packs joined',
+      value: amount(nominalWh(pack), 'energy'),
+      from: chosenPack.name,
+    },
     {
       label: `Capacity at ${Math.round(r.system.air.temperatureC)} °C`,
       value: amount(capacityAh(pack, r.system.air.temperatureC), 'charge'),

@@ -6,6 +6,7 @@ import { withLaws } from '../parts/law.ts';
 import type { BoxId, Lead } from '../parts/leads.ts';
 import type { Pack } from '../parts/pack.ts';
 import { withParts, type Shelf } from '../parts/part.ts';
+import { asJoined, joinedHere } from '../pack/joined.ts';
 import { asSet } from './asSet.ts';
 
 /** The parts a build has chosen, looked up on the shelf and among its own parts. */
@@ -16,9 +17,18 @@ export interface Chosen {
   /** The kit before its settings, as sold or as it came. */
   asSold: Kit | null;
   pack: Pack | null;
+  /** The pack before anything was joined to it. */
+  packAlone: Pack | null;
   ring: Ring | null;
   cluster: Cluster | null;
   hubGear: HubGear | null;
+}
+
+/** The shelf with the chosen pack as it is with what is joined to it. */
+function withJoined(shelf: Shelf, packId: string | null, { packs }: Build['wiring']): Shelf {
+  const joined = joinedHere(packs, packId);
+  if (packId === null || !joined) return shelf;
+  return { ...shelf, pack: shelf.pack.map((pack) => (pack.id === packId ? asJoined(pack, joined) : pack)) };
 }
 
 /** A kit as it came: what was measured on the bench in place of its data. */
@@ -93,7 +103,7 @@ export function chosenParts(build: Build, starter: Shelf): Chosen {
   const lawful = build.ownLaws.length === 0 ? whole : { ...whole, laws: withLaws(whole.laws, build.ownLaws) };
   const { kitId, packId, ringId, clusterId, hubGearId } = build.choice;
   const arrived = withArrivals(lawful, build.arrivals);
-  const shelf = withSettings(arrived, kitId, build.wiring);
+  const shelf = withJoined(withSettings(arrived, kitId, build.wiring), packId, build.wiring);
   const find = <T extends { id: string }>(parts: readonly T[], id: string | null): T | null =>
     id === null ? null : (parts.find((p) => p.id === id) ?? null);
   return {
@@ -101,6 +111,7 @@ export function chosenParts(build: Build, starter: Shelf): Chosen {
     kit: find(shelf.kit, kitId),
     asSold: find(arrived.kit, kitId),
     pack: find(shelf.pack, packId),
+    packAlone: find(arrived.pack, packId),
     ring: find(shelf.ring, ringId),
     cluster: find(shelf.cluster, clusterId),
     hubGear: find(shelf.hubGear, hubGearId),

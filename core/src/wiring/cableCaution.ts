@@ -5,16 +5,16 @@ import type { PowerSum } from './power.ts';
 
 /** The battery's lead as a caution of the ride sheet: the same sum as the Wiring stage's. */
 export function cableCaution(power: PowerSum, pack: Pack): Caution {
-  const fits = power.fuseA !== null && power.fuseA <= power.carriesA && !power.thin;
+  const fits = !power.fuseTrouble && power.fuseA !== null && power.fuseA <= power.carriesA && !power.thin;
   return {
     id: 'cable',
     title: 'Battery cable and fuse',
-    state: fits ? 'fine' : 'care',
+    state: !power.copperKnown ? 'unknown' : fits ? 'fine' : 'care',
     lines: [
       { label: 'controller draws up to', value: phrase`${amount(power.amps, 'current')}` },
       {
         label: 'cable, and at least',
-        value: phrase`${power.mm2} and ${power.wantedMm2} mm² over ${amount(power.lengthM, 'size', 0)}`,
+        value: phrase`${power.copperKnown ? String(power.mm2) : 'not known'} and ${power.wantedMm2} mm² over ${amount(power.lengthM, 'size', 0)}`,
       },
       {
         label: 'drop, both ways',

@@ -1,4 +1,5 @@
 import { cellVolts, chargerVolts, fullVolts } from '../pack/battery.ts';
+import { joinedHere } from '../pack/joined.ts';
 import type { Kit } from '../parts/kit.ts';
 import type { Pack } from '../parts/pack.ts';
 import type { Build } from '../build/build.ts';
@@ -15,6 +16,22 @@ export interface MeterCheck {
   highV: number;
   /** What to do outside it. */
   otherwise: string;
+  /** What was read, as far as it is of the battery chosen; null: not yet. */
+  read: { volts: number; on: string } | null;
+  /** What the reading says: nothing yet, as it should be, poles crossed, or outside the band. */
+  verdict: 'measure' | 'fits' | 'crossed' | 'outside';
+}
+
+type Asked = Omit<MeterCheck, 'read' | 'verdict'>;
+
+/** What a meter’s volts say of a check: a minus before the figure is crossed poles, whatever the figure. */
+export function readingVerdict(
+  { lowV, highV }: Pick<MeterCheck, 'lowV' | 'highV'>,
+  volts: number | null,
+): MeterCheck['verdict'] {
+  if (volts === null) return 'measure';
+  if (volts < 0) return 'crossed';
+  return volts >= lowV && volts <= highV ? 'fits' : 'outside';
 }
 
 /** A meter's volts are read so far off, as a share. Source: models, §13. */
@@ -29,7 +46,10 @@ const band = (low: number, high: number): Pick<MeterCheck, 'lowV' | 'highV'> => 
   highV: high + Math.abs(high) * METER,
 });
 
-/** Polarity and volts before anything is joined, in the order in which each is safe because of those before. */
+/**
+ * Polarity and volts before anything is joined, in the order in which each is safe because of those before, each with
+ * what was read. A reading of another battery than the one chosen does not count.
+ */
 export function meterChecks(
   build: Build,
   kit: Kit,
@@ -37,13 +57,31 @@ export function meterChecks(
   leads: readonly RoutedLead[],
   power: PowerSum | null,
 ): MeterCheck[] {
+  const { checks } = build.wiring;
+  return asked(build, kit, pack, leads, power).map((check) => {
+    const entry = checks[check.id];
+    const read =
+      entry?.volts != null && (entry.of == null || entry.of === pack?.id) ? { volts: entry.volts, on: entry.on } : null;
+    return { ...check, read, verdict: readingVerdict(check, read?.volts ?? null) };
+  });
+}
+
+/** Checks this conversion asks for. */
+function asked(
+  build: Build,
+  kit: Kit,
+  pack: Pack | null,
+  leads: readonly RoutedLead[],
+  power: PowerSum | null,
+): Asked[] {
   if (!pack) return [];
   const full = fullVolts(pack);
   const empty = pack.series * Math.max(pack.cutoffVPerCell, cellVolts(pack.chemistry, 0));
   const polarity =
     'Red probe on plus, black on minus; a minus sign before the figure means the poles are crossed: stop, join nothing.';
-  const checks: MeterCheck[] = [];
-  const { packs, power: choice } = build.wiring;
+  const checks: Asked[] = [];
+  const { power: choice } = build.wiring;
+  const packs = joinedHere(build.wiring.packs, pack.id);
   packs?.members.forEach((m, i) =>
     checks.push({
       id: `member-${i + 1}`,
@@ -85,7 +123,7 @@ export function meterChecks(
       ...band(empty, full),
       otherwise: 'Crossed or dead: the halves are not wired alike.',
     });
-  if (power?.spark.precharge)
+  if (power?.spark.precharge && power.spark.fitted)
     checks.push({
       id: 'precharge',
       where: 'Controller’s input, pre-charge lead held on',

@@ -14,6 +14,7 @@ const from: PowerFrom = {
   capacitanceF: 0.00068,
   airC: 20,
   leadMm2: null,
+  taken: [],
   plugs: [
     { what: 'the lead', amps: 30, volts: 84 },
     { what: 'the pack', amps: 25, volts: 84 },
@@ -50,6 +51,10 @@ describe('the battery’s lead', () => {
     expect(() => cableFor(from, 40, null, [])).to.throw(RangeError);
     expect(of({ leadMm2: 1.5 }).thin).to.equal(true);
     expect(of({ leadMm2: 4 }, { mm2: 2.5 }).mm2).to.equal(2.5);
+    // What a remedy brings is what it is; copper nobody names is taken, and said to be.
+    expect(of({ leadMm2: 1.5, taken: ['cable-2-5'] })).to.include({ mm2: 2.5, thin: false, copperKnown: true });
+    expect(of({ leadMm2: null })).to.include({ copperKnown: false });
+    expect(of({ leadMm2: null }, { mm2: 4 })).to.include({ mm2: 4, copperKnown: true });
   });
 
   it('fuses at the least size from 1.25 times the limit that breaks the full pack', () => {
@@ -67,6 +72,13 @@ describe('the battery’s lead', () => {
     expect(amps(10, 80.1)).to.equal(null);
     expect(of({}, { fuseA: 30 }).fuseA).to.equal(30);
     expect(of({}, { fuseA: 29 }).fuseA).to.equal(20);
+    // 12 A wants 15: one of 15 does, for 12.01 A it is small; none is small that was reckoned.
+    expect(of({ amps: 12 }, { fuseA: 15 }).fuseTrouble).to.equal(null);
+    expect(of({ amps: 12.01 }, { fuseA: 15 }).fuseTrouble).to.equal('small');
+    expect(of({ amps: 12.01 }).fuseTrouble).to.equal(null);
+    const bears = starterShelf.fuse.find((f) => f.amps === 15)?.volts ?? 0;
+    expect(of({ amps: 12, fullVolts: bears }, { fuseA: 15 }).fuseTrouble).to.equal(null);
+    expect(of({ amps: 12, fullVolts: bears + 0.1 }, { fuseA: 15 }).fuseTrouble).to.equal('volts');
   });
 
   it('sparks by ½·C·V²; above half a joule a resistor lets 2 A through at first', () => {
@@ -78,6 +90,16 @@ describe('the battery’s lead', () => {
     expect(spark.precharge?.watts).to.be.closeTo(63.429, 1e-3);
     expect(sparkOf(44, 0.001, starterShelf.precharge).precharge?.ohm).to.equal(22);
     expect(sparkOf(44.1, 0.001, starterShelf.precharge).precharge?.ohm).to.equal(47);
+    // 44 V asks 22 Ω: the one of 22 tames it, that of 10 does not, more than enough does and takes its time.
+    const tamed = (volts: number, id: string) => sparkOf(volts, 0.001, starterShelf.precharge, [id]);
+    expect(tamed(44, 'precharge-22')).to.include({ fitted: true, weak: null });
+    expect(tamed(44.1, 'precharge-22')).to.include({ fitted: false, weak: 22 });
+    expect(tamed(44.1, 'precharge-22').precharge?.ohm).to.equal(47);
+    expect(tamed(44, 'precharge-47').precharge?.seconds).to.be.closeTo(0.235, 1e-9);
+    expect(tamed(44, 'plug-seals').fitted).to.equal(false);
+    // None on the shelf is enough for 400 V: the largest is the best that can be had.
+    const most = Math.max(...starterShelf.precharge.map((p) => p.ohm));
+    expect(tamed(2 * most + 1, `precharge-${most}`).fitted).to.equal(true);
     expect(sparkOf(10, 0.01, starterShelf.precharge).precharge).to.equal(null);
     expect(sparkOf(10, 0.0101, starterShelf.precharge).precharge?.ohm).to.equal(10);
     expect(of({ capacitanceF: null }).capacitance).to.deep.equal({ farad: 0.001, known: false });
@@ -102,12 +124,13 @@ describe('the battery’s lead', () => {
   it('is told as a caution on the ride sheet, from the same sum', () => {
     const pack = starterShelf.pack[0];
     if (!pack) throw new Error('shelf');
-    const caution = cableCaution(of({}), pack);
+    const caution = cableCaution(of({ leadMm2: 2.5 }), pack);
     expect(caution.lines.map((l) => phraseText(l.value, 'metric')).join('; ')).to.match(
       /2\.5 and 2\.5 mm² over 600\smm; 0\.13 V, 0\.4\s%; 20 A/,
     );
     expect(caution.state).to.equal('fine');
     expect(cableCaution(of({ leadMm2: 1.5 }), pack).state).to.equal('care');
-    expect(cableCaution(of({ amps: 70 }), pack).state).to.equal('care');
+    expect(cableCaution(of({}), pack).state).to.equal('unknown');
+    expect(cableCaution(of({ amps: 70, leadMm2: 2.5 }), pack).state).to.equal('care');
   });
 });

@@ -31,6 +31,8 @@ export interface PowerFrom {
   airC: number;
   /** Copper of the lead as it comes, mm², null where nobody says. */
   leadMm2: number | null;
+  /** Cable and pre-charge lead that a remedy taken brings: ids. */
+  taken: readonly string[];
   /** What each plug in the way bears: name and A. */
   plugs: readonly { what: string; amps: number; volts: number }[];
 }
@@ -42,8 +44,12 @@ export interface PowerSum extends PowerFrom {
   /** Least size that bears the limit, keeps the drop and carries the fuse. */
   wantedMm2: number;
   carriesA: number;
-  /** Size it will have: chosen, the lead's own, else what is wanted. */
+  /** Size it will have: chosen, brought by a remedy, the lead's own, else what is wanted. */
   mm2: number;
+  /** Somebody says what copper it has; else the sum is of what is wanted. */
+  copperKnown: boolean;
+  /** The fuse was chosen smaller than the limit wants, or breaks fewer volts than the full pack has. */
+  fuseTrouble: 'small' | 'volts' | null;
   ohm: number;
   dropV: number;
   dropShare: number;
@@ -60,17 +66,35 @@ export interface PowerSum extends PowerFrom {
 /** What jumps when the plug is pushed home, and the resistor that keeps it small. */
 export interface Spark {
   joules: number;
-  /** Null where none is wanted. */
+  /** Null where none is wanted. The one fitted, else the one that should be. */
   precharge: { ohm: number; seconds: number; watts: number; part: string | null } | null;
+  /** A pre-charge lead is part of the plan, and lets no more through than it may. */
+  fitted: boolean;
+  /** Least resistance that lets no more through at first than it may, Ω. */
+  leastOhm: number;
+  /** One is part of the plan that lets more through: its Ω. */
+  weak: number | null;
 }
 
-/** Energy in a controller's capacitors at a pack's full volts, and the pre-charge that fills them. */
-export function sparkOf(fullVolts: number, farad: number, precharges: readonly Precharge[]): Spark {
+/**
+ * Energy in a controller's capacitors at a pack's full volts, and the pre-charge that fills them.
+ * @param had ids of parts in the plan, among which may be a pre-charge lead
+ */
+export function sparkOf(
+  fullVolts: number,
+  farad: number,
+  precharges: readonly Precharge[],
+  had: readonly (string | null)[] = [],
+): Spark {
   const joules = 0.5 * farad * fullVolts * fullVolts;
-  if (joules <= SPARK_MOST) return { joules, precharge: null };
   const least = fullVolts / PRECHARGE_AMPS;
+  if (joules <= SPARK_MOST) return { joules, precharge: null, fitted: false, leastOhm: least, weak: null };
   const sizes = [...precharges].sort((a, b) => a.ohm - b.ohm);
-  const part = sizes.find((p) => p.ohm >= least) ?? sizes.at(-1);
+  const usual = sizes.find((p) => p.ohm >= least) ?? sizes.at(-1);
+  const own = sizes.filter((p) => had.includes(p.id)).at(-1);
+  // Where nothing on the shelf is large enough, the largest is the best that can be had.
+  const fitted = own !== undefined && own.ohm >= Math.min(least, usual?.ohm ?? least);
+  const part = fitted ? own : usual;
   const ohm = part?.ohm ?? least;
   return {
     joules,
@@ -80,6 +104,9 @@ export function sparkOf(fullVolts: number, farad: number, precharges: readonly P
       watts: (fullVolts * fullVolts) / ohm,
       part: part?.id ?? null,
     },
+    fitted,
+    leastOhm: least,
+    weak: own && !fitted ? own.ohm : null,
   };
 }
 
@@ -117,7 +144,9 @@ export function powerOf(
   const usual = fuseFor(from.amps, from.fullVolts, stock.fuse);
   const fuse = choice.fuseA === null ? usual : (stock.fuse.find((f) => f.amps === choice.fuseA) ?? usual);
   const wanted = cableFor(from, celsius, fuse?.amps ?? null, stock.cable);
-  const mm2 = choice.mm2 ?? from.leadMm2 ?? wanted.mm2;
+  const brought = stock.cable.filter((c) => from.taken.includes(c.id)).at(-1)?.mm2 ?? null;
+  const known = choice.mm2 ?? brought ?? from.leadMm2;
+  const mm2 = known ?? wanted.mm2;
   const ohm = leadOhm(from.lengthM, mm2, celsius);
   const weakest = [...from.plugs].sort((a, b) => a.amps - b.amps)[0] ?? null;
   return {
@@ -127,6 +156,13 @@ export function powerOf(
     wantedMm2: wanted.mm2,
     carriesA: stock.cable.filter((c) => c.mm2 <= mm2 + 1e-9).at(-1)?.amps ?? 0,
     mm2,
+    copperKnown: known !== null,
+    fuseTrouble:
+      fuse && fuse.volts < from.fullVolts
+        ? 'volts'
+        : fuse && fuse.amps < from.amps * FUSE_AT_LEAST - 1e-9
+          ? 'small'
+          : null,
     ohm,
     dropV: from.amps * ohm,
     dropShare: (from.amps * ohm) / from.nominalVolts,
@@ -135,6 +171,6 @@ export function powerOf(
     fuseVolts: fuse?.volts ?? null,
     thin: mm2 < wanted.mm2 - 1e-9,
     weakest,
-    spark: sparkOf(from.fullVolts, farad, stock.precharge),
+    spark: sparkOf(from.fullVolts, farad, stock.precharge, [choice.precharge, ...from.taken]),
   };
 }

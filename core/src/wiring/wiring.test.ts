@@ -10,6 +10,7 @@ import { contextOf, kitNamed, world, type WorldOf } from '../../test/world.ts';
 import { freeSockets, jointOf, wiredLeads } from './asWired.ts';
 import { barItems, barSides } from './bar.ts';
 import { leverSheets } from './levers.ts';
+import { readingVerdict } from './checks.ts';
 import { startDelay } from './sensors.ts';
 import { settingRows } from './settings.ts';
 import { wiringOf } from './wiring.ts';
@@ -255,12 +256,47 @@ describe('settings', () => {
 describe('meter checks', () => {
   it('stand in an order in which each is safe because of those before: pack first, controller last', () => {
     const { checks } = wired({ kit: 'heron-d1000', pack: 'crate-48-26' });
-    expect(checks.map((c) => c.id)).to.deep.equal(['pack', 'charger', 'adapter', 'precharge', 'supply', 'halls']);
+    // No pre-charge lead is in the plan yet: it has nothing to be read at.
+    expect(checks.map((c) => c.id)).to.deep.equal(['pack', 'charger', 'adapter', 'supply', 'halls']);
+    const tamed = wired({
+      kit: 'heron-d1000',
+      pack: 'crate-48-26',
+      edit: ({ build }) => {
+        build.wiring.power.precharge = 'precharge-47';
+      },
+    }).checks;
+    expect(tamed.map((c) => c.id)).to.deep.equal(['pack', 'charger', 'adapter', 'precharge', 'supply', 'halls']);
     const pack = checks[0];
     // Thirteen cells from 3.0 to 4.2 V, and a meter half a per cent off.
     expect(pack?.highV).to.be.closeTo(54.6 * 1.005, 1e-9);
     expect(pack?.lowV).to.be.within(13 * 3 * 0.995 - 1e-9, 13 * 3.3);
     for (const c of checks) expect(c.lowV).to.be.lessThan(c.highV);
+  });
+
+  it('what was read is judged: in its band, outside it, crossed; of another battery it does not count', () => {
+    const band = { lowV: 30, highV: 42 };
+    expect([29.99, 30, 42, 42.01, -36, -0.01, 0].map((v) => readingVerdict(band, v))).to.deep.equal([
+      'outside',
+      'fits',
+      'fits',
+      'outside',
+      'crossed',
+      'crossed',
+      'outside',
+    ]);
+    expect(readingVerdict(band, null)).to.equal('measure');
+    const read = (of: string | null | undefined, volts: number) =>
+      wired({
+        kit: 'heron-d1000',
+        pack: 'crate-48-26',
+        edit: ({ build }) => {
+          build.wiring.checks = { pack: { volts, on: '2026-04-01', ...(of === undefined ? {} : { of }) } };
+        },
+      }).checks[0];
+    expect(read('crate-48-26', 50)).to.deep.include({ verdict: 'fits', read: { volts: 50, on: '2026-04-01' } });
+    expect(read(undefined, -50)?.verdict).to.equal('crossed');
+    expect(read(null, 70)?.verdict).to.equal('outside');
+    expect(read('another', -50)).to.deep.include({ verdict: 'measure', read: null });
   });
 
   it('joined packs are each read before they are joined', () => {
@@ -276,7 +312,7 @@ describe('meter checks', () => {
       restV: 12.6,
       series: 6,
     };
-    w.build.wiring.packs = { join: 'series', by: 'wires', members: [block, block, block] };
+    w.build.wiring.packs = { join: 'series', by: 'wires', of: null, members: [block, block, block] };
     expect(
       wiringOf(contextOf(w))
         ?.checks.slice(0, 3)

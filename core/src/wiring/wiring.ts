@@ -8,7 +8,7 @@ import type { PlanContext } from '../vehicle/context.ts';
 import { chosenControls, freeSockets, wiredLeads, type WiredLead } from './asWired.ts';
 import type { Net, PlacedBox, WaysFrom } from './boxes.ts';
 import { meterChecks, type MeterCheck } from './checks.ts';
-import { joinedOf, type Joined } from './joined.ts';
+import { joinedBeyond, joinedHere, joinedOf, type Joined } from '../pack/joined.ts';
 import { drawnLead, routedLeads, tiedOnce, type JudgedLead, type RoutedLead } from './leads.ts';
 import { leverSheets, type LeverSheet } from './levers.ts';
 import { COMMON_CAPACITANCE, powerOf, sparkOf, type PowerSum, type Spark } from './power.ts';
@@ -59,11 +59,10 @@ export function wiredOf(context: PlanContext): Wired | null {
 export function wiringOf(context: PlanContext): Wiring | null {
   const wired = wiredOf(context);
   if (!wired) return null;
-  const { build, shelf, pack } = context;
-  const { kit, leads, boxes, byString, power, cadence, joined, lamps } = wired;
+  const { build, shelf } = context;
+  const { kit, leads, drawn, boxes, byString, power, cadence, joined, lamps, checks } = wired;
   const sockets = freeSockets(build, kit, shelf);
   const tiedM = tiedOnce(leads);
-  const drawn = leads.map(drawnLead);
   return {
     boxes,
     leads: drawn,
@@ -75,7 +74,7 @@ export function wiringOf(context: PlanContext): Wiring | null {
     sockets,
     lamps,
     joined,
-    checks: meterChecks(build, kit, pack, drawn, power),
+    checks,
     tiedM,
     materials: materialsFor(build, leads, tiedM, sockets.length, power),
   };
@@ -89,6 +88,7 @@ class Wired {
   private wired: WiredLead[] | undefined;
   private routed: { net: Net; leads: JudgedLead[] } | undefined;
   private sum: PowerSum | null | undefined;
+  private lines: RoutedLead[] | undefined;
 
   constructor(context: PlanContext, kit: Kit) {
     const { build, geometry, pack, shelf, detail, taken } = context;
@@ -119,6 +119,16 @@ class Wired {
     return this.ways.leads;
   }
 
+  /** Every lead with its way as a line. */
+  get drawn(): RoutedLead[] {
+    return (this.lines ??= this.leads.map(drawnLead));
+  }
+
+  get checks(): MeterCheck[] {
+    const { build, pack } = this.from;
+    return meterChecks(build, this.kit, pack, this.drawn, this.power);
+  }
+
   get boxes(): PlacedBox[] {
     const { net, leads } = this.ways;
     return boxIds.flatMap((id) => {
@@ -137,12 +147,12 @@ class Wired {
   }
 
   get spark(): { sum: Spark; fullVolts: number; farad: number; known: boolean } | null {
-    const { pack, kit, shelf } = this.from;
+    const { pack, kit, shelf, build, taken } = this.from;
     if (!pack) return null;
     const farad = kit.wiring?.capacitanceF ?? COMMON_CAPACITANCE;
     const volts = fullVolts(pack);
     return {
-      sum: sparkOf(volts, farad, shelf.precharge),
+      sum: sparkOf(volts, farad, shelf.precharge, [build.wiring.power.precharge, ...taken]),
       fullVolts: volts,
       farad,
       known: kit.wiring?.capacitanceF !== undefined,
@@ -164,8 +174,18 @@ class Wired {
   }
 
   get joined(): Joined | null {
-    const { packs } = this.from.build.wiring;
-    return packs ? joinedOf(packs) : null;
+    const { packAlone } = this.context.chosen;
+    // What was written down for the battery chosen says nothing of another that is tried in its place.
+    if (this.from.pack?.id !== packAlone?.id) return null;
+    const packs = joinedHere(this.from.build.wiring.packs, packAlone?.id ?? null);
+    return packs ? joinedOf(packs, packAlone) : null;
+  }
+
+  /** How much more the joined hold than the pack alone, as a share. */
+  get joinedMore(): number {
+    const { packAlone } = this.context.chosen;
+    const { joined } = this;
+    return packAlone && joined ? joinedBeyond(packAlone, joined) : 0;
   }
 }
 export type { Wired };
@@ -194,7 +214,10 @@ function materialsFor(
   ];
 }
 
-function powerHere({ build, kit, pack, shelf }: WaysFrom, leads: readonly JudgedLead[]): PowerSum | null {
+function powerHere(
+  { build, kit, pack, shelf, taken: takenParts }: WaysFrom,
+  leads: readonly JudgedLead[],
+): PowerSum | null {
   const battery = leads.find((l) => l.id === 'battery');
   if (!pack || !battery) return null;
   const { joint, plug, socket, taken } = battery;
@@ -209,6 +232,7 @@ function powerHere({ build, kit, pack, shelf }: WaysFrom, leads: readonly Judged
       capacitanceF: kit.wiring?.capacitanceF ?? null,
       airC: build.brief.temperatureC,
       leadMm2: battery.mm2,
+      taken: takenParts,
       plugs: [
         ...(plug ? [{ what: `the lead’s ${plug.family}`, amps: plug.amps, volts: plug.volts }] : []),
         ...(socket ? [{ what: `the pack’s ${socket.family}`, amps: socket.amps, volts: socket.volts }] : []),

@@ -84,7 +84,7 @@ export const leadLengths = kitRule(
       const splice = short.filter((l) => l.splices);
       return say.rework(
         short.length === 1 ? `${short[0]?.what ?? 'A lead'} too short` : `${short.length} leads too short`,
-        [...listed(short), '. Longest first: an extension with the same plugs, never a stretched lead.'],
+        [...listed(short), '. A lead is made longer by an extension with the same plugs, never stretched.'],
         ...(takes.length > 0 && loose.length === 0
           ? [
               buy(
@@ -126,6 +126,14 @@ export const leadLengths = kitRule(
           : `${close.length} leads just about reach`,
         [...listed(close), '. The difference is less than the way can be told from the survey.'],
         look('string', phrase`Lay a string along its way, bar at full lock, and write the length in the lead’s line.`),
+      );
+    const unknown = found.leads.filter((l) => l.spareM === null);
+    if (unknown.length > 0)
+      return say.open(
+        `How long ${unknown.length === 1 ? 'a lead is' : `${unknown.length} leads are`} is not known`,
+        phrase`${unknown.map((l, i) => (i === 0 ? l.what : l.what.toLowerCase())).join(', ')}: no length in its data. Every other reaches.`,
+        askFor('the length of each lead'),
+        look('tape', phrase`Or measure each when it comes, and write it in among the arrivals.`),
       );
     return say.fits(
       'Every lead reaches',

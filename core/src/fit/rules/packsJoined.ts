@@ -4,6 +4,9 @@ import { ruleFigure } from '../rule.ts';
 import { kitRule } from '../say.ts';
 import { ask, buy, choose, look, take } from '../remedies.ts';
 
+/** The joined hold no more than the battery chosen does alone: they are its own blocks. Source: project. */
+const PLACED_WITHIN = 0.05;
+
 /** Packs joined in a row or side by side: alike, or refused. */
 export const packsJoined = kitRule(
   {
@@ -36,6 +39,13 @@ export const packsJoined = kitRule(
           : []),
         choose('one', phrase`One pack that holds enough.`),
         ask('builder', phrase`Ask a battery builder.`),
+      );
+    const more = wiredOf(context)?.joinedMore ?? 0;
+    if (joined.allowed === 'yes' && more > PLACED_WITHIN)
+      return say.open(
+        `Packs joined ${how}: where the others lie is not known`,
+        phrase`${amount(joined.volts, 'voltage')}, ${amount(joined.ampHours, 'charge')}, ${amount(joined.amps, 'current', 0)}, reckoned so in range and mass; but only the battery chosen has a place of its own on the drawing.`,
+        look('place', phrase`Find each a place with the tape, low and between the wheels, and its lead a way.`),
       );
     return joined.allowed === 'measure'
       ? say.open(

@@ -25,13 +25,20 @@ export const plugSpark = kitRule(
     const sum = phrase`½ · ${(farad * 1000).toFixed(2)} mF · (${amount(fullVolts, 'voltage')})² is ${spark.joules.toFixed(2)} J${known ? '' : '; the kit’s data names no capacitors, 1 mF is taken'}.`;
     const pre = spark.precharge;
     if (!pre) return say.fits('Little spark at the plug', [...sum, ` Under ${SPARK_MOST} J it is left as it is.`]);
-    const had = [context.build.wiring.power.precharge, ...context.taken.map((t) => t.part)];
-    const chosen = had.some((id) => id?.startsWith('precharge') === true);
-    if (chosen) return say.fits('The spark is tamed', [...sum, ` A pre-charge lead is part of the plan.`]);
+    if (spark.fitted)
+      return say.fits('The spark is tamed', [
+        ...sum,
+        ` A pre-charge lead of ${pre.ohm} Ω is part of the plan: held on for ${pre.seconds.toFixed(1)} s.`,
+      ]);
     return say.rework(
-      'A spark at the plug',
+      spark.weak === null ? 'A spark at the plug' : 'The pre-charge lead lets too much through',
       [
         ...sum,
+        ...(spark.weak === null
+          ? []
+          : [
+              ` That of ${spark.weak} Ω lets ${(fullVolts / spark.weak).toFixed(1)} A through at first; ${Math.ceil(spark.leastOhm)} Ω are wanted.`,
+            ]),
         ` Above ${SPARK_MOST} J the contacts pit: ${pre.ohm} Ω first, ${pre.seconds.toFixed(1)} s, then the plug; the resistor takes ${Math.round(pre.watts)} W for an instant.`,
       ],
       ...(pre.part

@@ -3,7 +3,7 @@ import { FUSE_WITHIN } from '../../wiring/power.ts';
 import { wiredOf } from '../../wiring/wiring.ts';
 import { partData, ruleFigure } from '../rule.ts';
 import { kitRule } from '../say.ts';
-import { askFor, choose, work } from '../remedies.ts';
+import { askFor, choose, look, work } from '../remedies.ts';
 
 /** The battery’s lead: copper for its amps and drop, a fuse it can carry, plugs that bear the fuse. */
 export const powerLead = kitRule(
@@ -32,11 +32,20 @@ export const powerLead = kitRule(
         choose('less', phrase`A kit of less current, or have an electrician choose the fuse.`),
       );
     say.because(ruleFigure('Fuse', amount(power.fuseA, 'current', 0)));
-    if (power.leadMm2 === null)
+    if (power.fuseTrouble)
+      return say.rework(
+        'The fuse chosen is not for this lead',
+        power.fuseTrouble === 'volts'
+          ? phrase`It is made for ${amount(power.fuseVolts ?? 0, 'voltage', 0)}; the full pack has ${amount(power.fullVolts, 'voltage')}: its arc would not go out.`
+          : phrase`The controller draws up to ${amount(power.amps, 'current', 0)}; a fuse of ${amount(power.fuseA, 'current', 0)} is under 1.25 times that and goes on a hill.`,
+        choose('usual-fuse', phrase`Choose “as reckoned” for the fuse.`),
+      );
+    if (!power.copperKnown)
       return say.open(
         'The battery lead’s copper is not known',
         phrase`${String(power.wantedMm2)} mm² is wanted over ${amount(power.lengthM, 'size', 0)} for a fuse of ${amount(power.fuseA, 'current', 0)}.`,
         askFor('the cross-section of the battery lead, mm²'),
+        look('read-lead', phrase`Or read it off the lead’s own print, and choose that cable here.`),
       );
     if (power.weakest && power.weakest.amps < power.fuseA)
       return say.rework(

@@ -51,7 +51,7 @@ export const wiringReducers = {
   },
   checkRead(
     state: BuildState,
-    action: PayloadAction<Edit<{ check: string; reading: { volts: number | null; on: string } | null }>>,
+    action: PayloadAction<Edit<{ check: string; reading: WiringChoice['checks'][string] | null }>>,
   ) {
     if (!state.build) return;
     const { check, reading } = action.payload.value;

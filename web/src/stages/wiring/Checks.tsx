@@ -43,12 +43,9 @@ export function Checks({ wiring }: { wiring: Wiring }) {
 }
 
 function CheckLine({ check, number }: { check: MeterCheck; number: number }) {
-  const { checks } = useBuild().wiring;
+  const of = useBuild().choice.packId;
   const send = useSend();
-  const read = checks[check.id] ?? null;
-  const volts = read?.volts ?? null;
-  const state =
-    volts === null ? 'measure' : volts < 0 ? 'stop' : volts >= check.lowV && volts <= check.highV ? 'fits' : 'stop';
+  const state = check.verdict === 'measure' || check.verdict === 'fits' ? check.verdict : 'stop';
   return (
     <li className={`card check edge-${state}`}>
       <div>
@@ -58,7 +55,7 @@ function CheckLine({ check, number }: { check: MeterCheck; number: number }) {
         <p>{check.how}</p>
         {state === 'stop' ? (
           <p className="answer-remedy">
-            <strong>{(volts ?? 0) < 0 ? 'Crossed: join nothing. ' : 'Outside: '}</strong>
+            <strong>{check.verdict === 'crossed' ? 'Crossed: join nothing. ' : 'Outside: '}</strong>
             {check.otherwise}
           </p>
         ) : null}
@@ -67,7 +64,7 @@ function CheckLine({ check, number }: { check: MeterCheck; number: number }) {
         label="Volts read"
         dimension="voltage"
         digits={2}
-        value={volts}
+        value={check.read?.volts ?? null}
         min={-200}
         max={200}
         hint={
@@ -79,7 +76,7 @@ function CheckLine({ check, number }: { check: MeterCheck; number: number }) {
           send(
             buildActions.checkRead({
               field: `wiring.check.${check.id}`,
-              value: { check: check.id, reading: { volts: si, on: today() } },
+              value: { check: check.id, reading: { volts: si, on: today(), of } },
             }),
           )
         }

@@ -1,64 +1,41 @@
 import { Button, NativeSelect } from '@mantine/core';
-import { amount, type Member, type Wiring, type WiringChoice } from '@sprocket/core';
+import {
+  amount,
+  cellsInRow,
+  joinedHere,
+  usualMembers,
+  type Member,
+  type Wiring,
+  type WiringChoice,
+} from '@sprocket/core';
 import { buildActions } from '../../app/buildSlice.ts';
 import { useBuild, useSend } from '../../app/store.ts';
-import { usePlan } from '../../sheet/PlanProvider.tsx';
+import { usePlanContext } from '../../sheet/PlanProvider.tsx';
 import { AmountField } from '../../ui/AmountField.tsx';
 import { Show } from '../../ui/Show.tsx';
-
-const freshMember = (
-  pack: { name: string; chemistry: Member['chemistry'] } | null,
-  volts: number,
-  amps: number,
-  ah: number,
-  series: number,
-): Member => ({
-  name: pack?.name ?? 'Block',
-  chemistry: pack?.chemistry ?? 'lead',
-  volts,
-  ampHours: ah,
-  amps,
-  ageYears: null,
-  restV: null,
-  series,
-});
 
 /** Packs or blocks joined: each with its volts at rest and its age, and whether they may be. */
 export function JoinedCard({ wiring }: { wiring: Wiring }) {
   const build = useBuild();
-  const plan = usePlan();
   const send = useSend();
-  const { packs } = build.wiring;
-  const { pack } = plan.chosen;
+  const { packAlone: pack } = usePlanContext().chosen;
+  const packs = joinedHere(build.wiring.packs, pack?.id ?? null);
   const put = (value: WiringChoice['packs'], field = 'all'): void => {
     send(buildActions.packsJoined({ field: `wiring.packs.${field}`, value }));
   };
   const blocks = pack?.blocks;
-  const begin = (): void => {
-    const amps = pack?.boardA ?? 30;
-    const ah = pack ? pack.cellAh * pack.parallel : 18;
-    const members: Member[] = blocks
-      ? Array.from({ length: blocks.count }, (_, i) => ({
-          ...freshMember(pack, blocks.volts, amps, ah, pack.series / blocks.count),
-          name: `Block ${i + 1}`,
-        }))
-      : [1, 2].map((i) => ({
-          ...freshMember(pack, plan.wiring.all?.power?.nominalVolts ?? 36, amps, ah, pack?.series ?? 10),
-          name: `${pack?.name ?? 'Pack'} ${i}`.slice(0, 60),
-        }));
-    put({ join: blocks ? 'series' : 'parallel', by: pack?.parallelJoint ? 'makersJoint' : 'wires', members });
-  };
   if (!packs)
     return (
       <section className="card" aria-labelledby="joined-card">
         <div className="section-head">
           <h2 id="joined-card">Packs or blocks joined</h2>
-          <Button size="compact-sm" variant="default" onClick={begin}>
+          <Button size="compact-sm" variant="default" onClick={() => put(usualMembers(pack))}>
             {blocks ? `Look at its ${blocks.count} blocks` : 'Join a second pack'}
           </Button>
         </div>
         <p className="quiet">
           In a row volts add and all must be alike; side by side only by the maker’s own joint or a diode for each.
+          {build.wiring.packs ? ' What was joined before was written down for another battery and does not count.' : ''}
         </p>
       </section>
     );
@@ -126,7 +103,7 @@ export function JoinedCard({ wiring }: { wiring: Wiring }) {
                     value={m.volts}
                     min={1}
                     max={100}
-                    onValue={(si) => edit(i, { volts: si })}
+                    onValue={(si) => edit(i, { volts: si, series: cellsInRow(si, m.chemistry) })}
                   />
                 </td>
                 <td>

@@ -3,7 +3,6 @@ import {
   amount,
   boxWords,
   extensionsFor,
-  starterShelf,
   stowWords,
   usualLead,
   type LeadChoice,
@@ -12,6 +11,7 @@ import {
 } from '@sprocket/core';
 import { buildActions } from '../../app/buildSlice.ts';
 import { useBuild, useSend } from '../../app/store.ts';
+import { usePlanContext } from '../../sheet/PlanProvider.tsx';
 import { AmountField } from '../../ui/AmountField.tsx';
 import { Show } from '../../ui/Show.tsx';
 
@@ -29,6 +29,7 @@ const sumWords: Record<keyof RoutedLead['sum'], string> = {
 export function LeadCard({ lead, onClose }: { lead: RoutedLead; onClose: () => void }) {
   const build = useBuild();
   const send = useSend();
+  const { shelf } = usePlanContext();
   const choice: LeadChoice = build.wiring.leads[lead.id] ?? usualLead;
   const set = (change: Partial<LeadChoice>): void => {
     send(
@@ -38,7 +39,7 @@ export function LeadCard({ lead, onClose }: { lead: RoutedLead; onClose: () => v
       }),
     );
   };
-  const extensions = extensionsFor(lead, starterShelf.extension);
+  const extensions = extensionsFor(lead, shelf.extension);
   const middle = lead.points[Math.floor(lead.points.length / 2)];
   return (
     <section className={`card lead-card edge-${lead.verdict}`} aria-labelledby="lead-card">

@@ -5,7 +5,6 @@ import {
   cutoffSheet,
   cutoffWayWords,
   cutoffWays,
-  starterShelf,
   type CutoffSheet,
   type CutoffWay,
   type LeverChoice,
@@ -15,6 +14,7 @@ import {
 import { useState } from 'react';
 import { buildActions } from '../../app/buildSlice.ts';
 import { useBuild, useSend } from '../../app/store.ts';
+import { usePlanContext } from '../../sheet/PlanProvider.tsx';
 import { AmountField } from '../../ui/AmountField.tsx';
 import { Sensors } from './Sensors.tsx';
 
@@ -48,9 +48,11 @@ export function Levers({ wiring }: { wiring: Wiring }) {
 function LeverCard({ lever }: { lever: LeverSheet }) {
   const build = useBuild();
   const send = useSend();
+  const { shelf } = usePlanContext();
   const { side } = lever;
   const choice = build.wiring.levers[side];
-  const [tried, setTried] = useState<number | null>(null);
+  const [tried, setTried] = useState<{ rest?: number; pulled?: number }>({});
+  const [pulling, setPulling] = useState(false);
   const set = (change: Partial<LeverChoice>): void => {
     send(
       buildActions.leverEdited({
@@ -60,17 +62,23 @@ function LeverCard({ lever }: { lever: LeverSheet }) {
     );
   };
   const magnetic = lever.acts === 'cutsWhenAway' || lever.acts === 'cutsWhenNear';
-  const parts = starterShelf.control.filter((c) => c.role === 'lever' || c.role === 'cutoff');
-  const gap = tried ?? (choice.restM === null ? 1 : choice.restM * 1000);
-  // The gap under the slider, tried at rest and pulled alike: what the motor would do with the magnet there.
+  const parts = shelf.control.filter((c) => c.role === 'lever' || c.role === 'cutoff');
+  const gaps = {
+    rest: tried.rest ?? (choice.restM === null ? 1 : choice.restM * 1000),
+    pulled: tried.pulled ?? (choice.pulledM === null ? 8 : choice.pulledM * 1000),
+  };
+  const gap = pulling ? gaps.pulled : gaps.rest;
+  // The gaps under the two sliders: what the motor would do with the magnet there.
   const trial = cutoffSheet({
     acts: lever.acts,
     unplugged: 'runs',
     reachM: lever.reachM,
-    restM: gap / 1000,
-    pulledM: gap / 1000,
+    restM: gaps.rest / 1000,
+    pulledM: gaps.pulled / 1000,
     pluggedIn: true,
-  }).states[0];
+  });
+  const motorAt = (state: 'rest' | 'pulled'): 'runs' | 'still' =>
+    trial.states.find((s) => s.state === state)?.motor === 'still' ? 'still' : 'runs';
   const outcome = lever.seen ?? lever.sheet?.outcome ?? null;
   return (
     <section className={`card lever edge-${outcome ? toneOf(outcome) : 'measure'}`} aria-labelledby={`lever-${side}`}>
@@ -84,7 +92,7 @@ function LeverCard({ lever }: { lever: LeverSheet }) {
           acts={lever.acts}
           gapMm={magnetic ? gap : 0}
           reachMm={lever.reachM * 1000}
-          still={trial?.motor === 'still'}
+          still={motorAt(pulling ? 'pulled' : 'rest') === 'still'}
         />
       )}
       {lever.by === 'none' && lever.lever === 'none' ? null : (
@@ -119,21 +127,35 @@ function LeverCard({ lever }: { lever: LeverSheet }) {
         <>
           {magnetic ? (
             <div className="gap-try">
-              <label htmlFor={`gap-${side}`}>
-                Try a gap: <strong className="num">{gap.toFixed(1)} mm</strong> — the motor{' '}
-                <strong>{trial?.motor === 'still' ? 'stands still' : 'runs'}</strong>
-              </label>
-              <Slider
-                id={`gap-${side}`}
-                thumbLabel={`Gap to try, ${side} hand, mm`}
-                min={0}
-                max={WIDEST}
-                step={0.1}
-                value={gap}
-                onChange={setTried}
-                label={(v) => `${v.toFixed(1)} mm`}
-                marks={[{ value: Math.round(lever.reachM * 10000) / 10, label: 'sees to here' }]}
-              />
+              {(['rest', 'pulled'] as const).map((state) => (
+                <div key={state}>
+                  <label htmlFor={`gap-${side}-${state}`}>
+                    Try {state === 'rest' ? 'at rest' : 'pulled'}:{' '}
+                    <strong className="num">{gaps[state].toFixed(1)} mm</strong> — the motor{' '}
+                    <strong>{motorWords[motorAt(state)]}</strong>
+                  </label>
+                  <Slider
+                    id={`gap-${side}-${state}`}
+                    thumbLabel={`Gap to try ${state === 'rest' ? 'at rest' : 'pulled'}, ${side} hand, mm`}
+                    min={0}
+                    max={WIDEST}
+                    step={0.1}
+                    value={gaps[state]}
+                    onChange={(mm) => {
+                      setPulling(state === 'pulled');
+                      setTried({ ...tried, [state]: mm });
+                    }}
+                    label={(v) => `${v.toFixed(1)} mm`}
+                    {...(state === 'pulled'
+                      ? { marks: [{ value: Math.round(lever.reachM * 10000) / 10, label: 'sees to here' }] }
+                      : {})}
+                  />
+                </div>
+              ))}
+              <p>
+                So: <strong>{trial.outcome === 'measure' ? 'not known' : cutoffOutcomeWords[trial.outcome]}</strong>.{' '}
+                {trial.move ?? ''}
+              </p>
               <div className="fields fields-three">
                 <AmountField
                   label="Gap at rest"

@@ -1,8 +1,8 @@
 import { Checkbox, NativeSelect } from '@mantine/core';
-import { amount, starterShelf, type Wiring, type WiringChoice } from '@sprocket/core';
+import { amount, type Wiring, type WiringChoice } from '@sprocket/core';
 import { buildActions } from '../../app/buildSlice.ts';
 import { useBuild, useSend } from '../../app/store.ts';
-import { usePlan } from '../../sheet/PlanProvider.tsx';
+import { usePlanContext } from '../../sheet/PlanProvider.tsx';
 import { Show } from '../../ui/Show.tsx';
 import { JoinedCard } from './Joined.tsx';
 
@@ -21,7 +21,8 @@ function PowerCard({ wiring }: { wiring: Wiring }) {
   const build = useBuild();
   const send = useSend();
   const { power } = wiring;
-  const charge = usePlan().chosen.pack?.charge?.plug ?? null;
+  const { pack, shelf } = usePlanContext();
+  const charge = pack?.charge?.plug ?? null;
   const choice = build.wiring.power;
   const set = (change: Partial<WiringChoice['power']>): void => {
     send(buildActions.powerEdited({ field: `wiring.power.${Object.keys(change).join()}`, value: change }));
@@ -128,7 +129,7 @@ function PowerCard({ wiring }: { wiring: Wiring }) {
                     ? `as reckoned, ${power.wantedMm2} mm²`
                     : `the kit’s own, ${power.leadMm2} mm²`,
               },
-              ...starterShelf.cable.map((c) => ({ value: String(c.mm2), label: `${c.mm2} mm², ${c.amps} A` })),
+              ...shelf.cable.map((c) => ({ value: String(c.mm2), label: `${c.mm2} mm², ${c.amps} A` })),
             ]}
             onChange={(event) =>
               set({ mm2: event.currentTarget.value === '' ? null : Number(event.currentTarget.value) })
@@ -139,7 +140,7 @@ function PowerCard({ wiring }: { wiring: Wiring }) {
             value={choice.fuseA === null ? '' : String(choice.fuseA)}
             data={[
               { value: '', label: 'as reckoned' },
-              ...starterShelf.fuse.map((f) => ({ value: String(f.amps), label: f.name })),
+              ...shelf.fuse.map((f) => ({ value: String(f.amps), label: f.name })),
             ]}
             onChange={(event) =>
               set({ fuseA: event.currentTarget.value === '' ? null : Number(event.currentTarget.value) })
@@ -150,7 +151,7 @@ function PowerCard({ wiring }: { wiring: Wiring }) {
             value={choice.precharge ?? ''}
             data={[
               { value: '', label: 'none' },
-              ...starterShelf.precharge.map((p) => ({ value: p.id, label: `${p.name}, ${p.price}` })),
+              ...shelf.precharge.map((p) => ({ value: p.id, label: `${p.name}, ${p.price}` })),
             ]}
             onChange={(event) => set({ precharge: event.currentTarget.value || null })}
           />
@@ -159,7 +160,7 @@ function PowerCard({ wiring }: { wiring: Wiring }) {
             value={choice.adapter ?? ''}
             data={[
               { value: '', label: 'none' },
-              ...starterShelf.adapter.map((a) => ({ value: a.id, label: `${a.name}, ${a.price}` })),
+              ...shelf.adapter.map((a) => ({ value: a.id, label: `${a.name}, ${a.price}` })),
             ]}
             onChange={(event) => set({ adapter: event.currentTarget.value || null })}
           />
@@ -181,6 +182,7 @@ function PowerCard({ wiring }: { wiring: Wiring }) {
 function LampsCard({ wiring }: { wiring: Wiring }) {
   const build = useBuild();
   const send = useSend();
+  const { shelf } = usePlanContext();
   const { parts } = build.wiring;
   const { lamps } = wiring;
   return (
@@ -207,7 +209,7 @@ function LampsCard({ wiring }: { wiring: Wiring }) {
             value={parts[box] ?? ''}
             data={[
               { value: '', label: 'none off the pack' },
-              ...starterShelf.control
+              ...shelf.control
                 .filter((c) => c.role === box)
                 .map((c) => ({ value: c.id, label: `${c.name}, ${c.watts ?? 0} W, ${c.price}` })),
             ]}

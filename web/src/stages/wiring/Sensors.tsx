@@ -1,7 +1,8 @@
 import { NativeSelect } from '@mantine/core';
-import { amount, starterShelf, type Wiring } from '@sprocket/core';
+import { amount, type Wiring } from '@sprocket/core';
 import { buildActions } from '../../app/buildSlice.ts';
 import { useBuild, useSend } from '../../app/store.ts';
+import { usePlanContext } from '../../sheet/PlanProvider.tsx';
 import { AmountField } from '../../ui/AmountField.tsx';
 import { Show } from '../../ui/Show.tsx';
 
@@ -9,9 +10,10 @@ import { Show } from '../../ui/Show.tsx';
 export function Sensors({ wiring }: { wiring: Wiring }) {
   const build = useBuild();
   const send = useSend();
+  const { shelf } = usePlanContext();
   const { cadence, speed } = wiring;
   const { sensors, parts } = build.wiring;
-  const of = (role: string) => starterShelf.control.filter((c) => c.role === role);
+  const of = (role: string) => shelf.control.filter((c) => c.role === role);
   const pick = (box: 'cadence' | 'speed' | 'shift' | 'display' | 'throttle', label: string) => (
     <NativeSelect
       key={box}
