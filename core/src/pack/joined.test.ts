@@ -1,10 +1,12 @@
 import { expect } from 'chai';
 import type { Member, WiringChoice } from '../build/wiring.ts';
+import { moneyOf } from '../plan/money.ts';
 import type { Pack } from '../parts/pack.ts';
 import { starterShelf } from '../parts/shelf/starterShelf.ts';
 import { contextOf, world } from '../../test/world.ts';
+import type { PlanContext } from '../vehicle/context.ts';
 import { nominalVolts, nominalWh } from './battery.ts';
-import { asJoined, cellsInRow, joinedBeyond, joinedHere, joinedOf, usualMembers } from './joined.ts';
+import { asJoined, cellsInRow, joinedBeyond, joinedHere, joinedOf, packsJoined, usualMembers } from './joined.ts';
 
 const block: Member = {
   name: 'Block',
@@ -118,17 +120,21 @@ describe('joined packs', () => {
     expect(same.series).to.equal(24);
     expect(same.massKg).to.be.closeTo(blocks.massKg, 1e-9);
     expect(nominalWh(same)).to.be.closeTo(nominalWh(blocks), 1e-6);
+    expect(packsJoined(blocks, usualMembers(blocks))).to.equal(1);
     // What nobody knew of one board is not known of two.
     expect(asJoined({ ...kettle, boardA: null }, two).boardA).to.equal(null);
 
     const w = world({ kit: 'heron-d1000', pack: 'kettle-48-14' });
+    const cost = (c: PlanContext) => moneyOf(c, []).lines.find((l) => l.part === 'kettle-48-14');
     const alone = contextOf(w);
+    expect(cost(alone)?.count).to.equal(1);
     w.build.wiring.packs = { ...two, by: 'diodes' };
     const joined = contextOf(w);
     expect(joined.pack?.massKg).to.be.closeTo((alone.pack?.massKg ?? 0) * 2, 1e-9);
     expect(joined.systemMassKg - alone.systemMassKg).to.be.closeTo(alone.pack?.massKg ?? 0, 1e-6);
     const far = (c: typeof alone) => c.reckoning?.toEmpty.distanceM ?? 0;
     expect(far(joined)).to.be.within(far(alone) * 1.7, far(alone) * 2.3);
+    expect(cost(joined)?.count).to.equal(2);
     // Written down for another battery, they count no more.
     w.build.wiring.packs = { ...two, of: 'another' };
     expect(contextOf(w).pack?.massKg).to.equal(alone.pack?.massKg);

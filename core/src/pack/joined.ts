@@ -9,6 +9,8 @@ export const AGE_APART = 0.5;
 /** Capacities of members of a row this far apart, as a share, are not alike. Source: project. */
 const CAPACITY_APART = 0.05;
 
+/** The joined hold no more than so much above the battery alone: they are its own blocks, a share. Source: project. */
+export const OWN_BLOCKS = 0.05;
 type PacksJoined = NonNullable<WiringChoice['packs']>;
 
 /** Amps of a member and amp-hours of a block where no data says. Source: project, common blocks. */
@@ -82,6 +84,13 @@ export function asJoined(pack: Pack, packs: PacksJoined): Pack {
 /** How much more a pack's joined members hold than it does alone, as a share; nothing for a pack's own blocks. */
 export const joinedBeyond = (pack: Pack, joined: Pick<Joined, 'energyWh'>): number =>
   joined.energyWh / (nominalVolts(pack) * pack.cellAh * pack.parallel) - 1;
+
+/** How many of the chosen battery are joined: one where they are its own blocks. */
+export function packsJoined(pack: Pack, packs: WiringChoice['packs']): number {
+  const here = joinedHere(packs, pack.id);
+  if (!here) return 1;
+  return joinedBeyond(pack, joinedOf(here, pack)) > OWN_BLOCKS ? here.members.length : 1;
+}
 
 /** What joined packs come to, and whether they may be joined at all. */
 export interface Joined {

@@ -1,5 +1,6 @@
 import type { Finding } from '../fit/finding.ts';
 import { DONOR } from '../fit/judge.ts';
+import { packsJoined } from '../pack/joined.ts';
 import type { Taking } from '../build/remedy.ts';
 import { plannedArms, plannedWiring } from '../vehicle/vehicle.ts';
 import type { PlanContext } from '../vehicle/context.ts';
@@ -23,15 +24,17 @@ export interface Money {
 
 const CONDITION = 'condition-';
 
-/** The parts chosen by name, one of each. */
-function chosenWants({ chosen, kit, pack }: PlanContext): Want[] {
+/** The parts chosen by name, one of each; of a battery as many as are joined. */
+function chosenWants({ build, chosen, kit, pack }: PlanContext): Want[] {
   const { ring, cluster, hubGear } = chosen;
+  const { packAlone } = chosen;
+  const count = packAlone && pack === chosen.pack ? packsJoined(packAlone, build.wiring.packs) : 1;
   const place = kit?.hub ? (`${kit.hub.place} wheel` as const) : 'bracket';
-  const want = (part: { id: string; price: number } | null, at: Taking['place']): Want[] =>
-    part ? [{ taking: { part: part.id, count: 1, place: at, price: part.price }, kind: 'chosen', by: 'choice' }] : [];
+  const want = (part: { id: string; price: number } | null, at: Taking['place'], count = 1): Want[] =>
+    part ? [{ taking: { part: part.id, count, place: at, price: part.price }, kind: 'chosen', by: 'choice' }] : [];
   return [
     ...want(kit, place),
-    ...want(pack, 'pack'),
+    ...want(pack, 'pack', count),
     ...want(ring, 'bracket'),
     ...want(cluster, 'rear wheel'),
     ...want(hubGear, 'rear wheel'),

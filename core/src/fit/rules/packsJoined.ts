@@ -1,11 +1,9 @@
 import { amount, phrase } from '../../quantity/format.ts';
+import { OWN_BLOCKS } from '../../pack/joined.ts';
 import { wiredOf } from '../../wiring/wiring.ts';
 import { ruleFigure } from '../rule.ts';
 import { kitRule } from '../say.ts';
 import { ask, buy, choose, look, take } from '../remedies.ts';
-
-/** The joined hold no more than the battery chosen does alone: they are its own blocks. Source: project. */
-const PLACED_WITHIN = 0.05;
 
 /** Packs joined in a row or side by side: alike, or refused. */
 export const packsJoined = kitRule(
@@ -41,7 +39,7 @@ export const packsJoined = kitRule(
         ask('builder', phrase`Ask a battery builder.`),
       );
     const more = wiredOf(context)?.joinedMore ?? 0;
-    if (joined.allowed === 'yes' && more > PLACED_WITHIN)
+    if (joined.allowed === 'yes' && more > OWN_BLOCKS)
       return say.open(
         `Packs joined ${how}: where the others lie is not known`,
         phrase`${amount(joined.volts, 'voltage')}, ${amount(joined.ampHours, 'charge')}, ${amount(joined.amps, 'current', 0)}, reckoned so in range and mass; but only the battery chosen has a place of its own on the drawing.`,

@@ -153,7 +153,8 @@ function LeverCard({ lever }: { lever: LeverSheet }) {
                 </div>
               ))}
               <p>
-                So: <strong>{trial.outcome === 'measure' ? 'not known' : cutoffOutcomeWords[trial.outcome]}</strong>.{' '}
+                With these gaps:{' '}
+                <strong>{trial.outcome === 'measure' ? 'not known' : cutoffOutcomeWords[trial.outcome]}</strong>.{' '}
                 {trial.move ?? ''}
               </p>
               <div className="fields fields-three">
