@@ -61,7 +61,9 @@ export function meterChecks(
   return asked(build, kit, pack, leads, power).map((check) => {
     const entry = checks[check.id];
     const read =
-      entry?.volts != null && (entry.of == null || entry.of === pack?.id) ? { volts: entry.volts, on: entry.on } : null;
+      entry && entry.volts !== null && [undefined, null, pack?.id].includes(entry.of)
+        ? { volts: entry.volts, on: entry.on }
+        : null;
     return { ...check, read, verdict: readingVerdict(check, read?.volts ?? null) };
   });
 }
