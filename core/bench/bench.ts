@@ -42,6 +42,12 @@ function median(call: () => void, runs = 40): number {
   return medianWith(() => undefined, call, runs);
 }
 
+/** A value frozen through and through. */
+function frozen<V>(value: V): V {
+  if (typeof value === 'object' && value !== null) Object.values(Object.freeze(value)).forEach(frozen);
+  return value;
+}
+
 function say(what: string, figure: string): void {
   process.stdout.write(`${what.padEnd(64)}${figure}\n`);
 }
@@ -92,6 +98,13 @@ for (const name of ['demo-mixte', 'demo-trike', 'demo-box', 'demo-lockkeeper', '
   say(
     '  every candidate judged',
     `${medianWith(fresh, (build) => judgeCandidates(planContext(build, starterShelf)), 15).toFixed(1)} ms`,
+  );
+  // As the worker keeps it: what was not edited is the object it was.
+  const settled = frozen(structuredClone(read.value));
+  const edited = (): Build => ({ ...settled, brief: { ...settled.brief, budget: Math.random() * 1000 } });
+  say(
+    '  every candidate, as the brief is edited',
+    `${medianWith(edited, (build) => judgeCandidates(planContext(build, starterShelf)), 15).toFixed(1)} ms`,
   );
 }
 

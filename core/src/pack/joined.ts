@@ -57,6 +57,19 @@ export function usualMembers(pack: Pack | null): PacksJoined {
  * mass by the energy, since nobody weighs each member. Where it lies is the chosen one's own place.
  */
 export function asJoined(pack: Pack, packs: PacksJoined): Pack {
+  let byPacks = whole.get(pack);
+  if (!byPacks) whole.set(pack, (byPacks = new WeakMap()));
+  const known = Object.isFrozen(packs) ? byPacks.get(packs) : undefined;
+  if (known) return known;
+  const made = joinedPack(pack, packs);
+  byPacks.set(packs, made);
+  return made;
+}
+
+/** The same pack joined alike is the same object: what is placed of it is kept by it. */
+const whole = new WeakMap<Pack, WeakMap<PacksJoined, Pack>>();
+
+function joinedPack(pack: Pack, packs: PacksJoined): Pack {
   const { energyWh, ampHours, amps } = joinedOf(packs, pack);
   const series =
     packs.join === 'series'

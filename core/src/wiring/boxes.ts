@@ -292,6 +292,11 @@ export class Net {
     return this.from.detail ? this.from.kit : null;
   }
 
+  /** How the pack lies: the same object while nothing about it changed. */
+  get packLies(): Placement | null {
+    return this.pack().laid?.lies ?? null;
+  }
+
   /** Where the pack goes; null without one. */
   get packPlace(): PackPlace | null {
     return this.pack().place;

@@ -227,11 +227,45 @@ function extensionTaken(
   return extensionsFor(lead, shelf.extension).find((e) => taken.includes(e.id)) ?? null;
 }
 
-/** Every lead of a conversion on its way. */
-export function routedLeads(from: WaysFrom, wired: readonly WiredLead[]): { net: Net; leads: JudgedLead[] } {
+interface Routed {
+  net: Net;
+  leads: JudgedLead[];
+}
+
+/** Leads of each kit as they were last routed, and all they were routed from. */
+const routed = new WeakMap<Kit, { from: readonly unknown[]; made: Routed }>();
+
+/**
+ * Every lead of a conversion on its way. What a kit's leads hang on is the same while the brief or the money is
+ * edited, and of what is frozen the same object: then they are those of the last time.
+ */
+export function routedLeads(from: WaysFrom, wired: () => readonly WiredLead[]): Routed {
   const net = new Net(from);
-  const here = wired.filter((l) => net.anchor(l.from) !== null && net.anchor(l.to) !== null);
-  return { net, leads: here.map((lead) => routeLead(from, net, lead)) };
+  const { build, shelf, kit } = from;
+  const on: readonly unknown[] = [
+    from.geometry,
+    build.donor,
+    build.wiring,
+    build.schools,
+    build.ownParts,
+    JSON.stringify(build.brief.trailer),
+    from.pack,
+    net.packLies,
+    net.packPlace,
+    shelf.control,
+    shelf.extension,
+    shelf.adapter,
+    from.detail,
+    from.taken.join(),
+  ];
+  // What is not frozen may have been changed in place.
+  const fixed = Object.isFrozen(build.donor) && Object.isFrozen(build.wiring) && Object.isFrozen(build.schools);
+  const before = fixed ? routed.get(kit) : undefined;
+  if (before?.from.every((part, i) => part === on[i])) return before.made;
+  const here = wired().filter((l) => net.anchor(l.from) !== null && net.anchor(l.to) !== null);
+  const made = { net, leads: here.map((lead) => routeLead(from, net, lead)) };
+  if (fixed) routed.set(kit, { from: on, made });
+  return made;
 }
 
 /** A lead with its way drawn out. */

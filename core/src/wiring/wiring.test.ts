@@ -1,6 +1,9 @@
 import { expect } from 'chai';
-import { usualWiring } from '../build/wiring.ts';
-import { kitSchema } from '../parts/kit.ts';
+import { usualTrailer } from '../build/brief.ts';
+import type { Build } from '../build/build.ts';
+import { usualLead, usualWiring } from '../build/wiring.ts';
+import { PlanContext } from '../vehicle/context.ts';
+import { kitSchema, type Kit } from '../parts/kit.ts';
 import { mates } from '../parts/leads.ts';
 import { packSchema } from '../parts/pack.ts';
 import { starterShelf } from '../parts/shelf/starterShelf.ts';
@@ -328,5 +331,54 @@ describe('small things', () => {
     expect(tiedM).to.be.lessThan(leads.reduce((sum, l) => sum + l.sum.way, 0));
     expect(materials.map((m) => m.part)).to.include.members(['cable-ties', 'sleeve', 'foam-tape', 'fuse-20']);
     expect(materials.find((m) => m.part === 'sleeve')?.count).to.equal(Math.ceil(tiedM / 3));
+  });
+});
+
+describe('leads routed before', () => {
+  const frozen = <V>(value: V): V => {
+    if (typeof value === 'object' && value !== null && !Object.isFrozen(value)) {
+      Object.values(value).forEach(frozen);
+      Object.freeze(value);
+    }
+    return value;
+  };
+  const { build } = world({ kind: 'folding', survey: { headToBracket: '900 mm', lockSlack: '60 mm' } });
+  const kit = kitNamed('otter-r250');
+  const leadsOf = (b: Build, packId: string, known: Kit): string => {
+    const pack = starterShelf.pack.find((p) => p.id === packId) ?? null;
+    const context = PlanContext.of(b, starterShelf).with(known, pack, false);
+    return JSON.stringify(wiringOf(context)?.leads);
+  };
+
+  it('are those of the last time only where nothing they hang on has changed', () => {
+    const rack = { ...build, choice: { ...build.choice, packPlace: 'rack' as const, packId: 'loaf-36-17' } };
+    const edits: [string, Build, string][] = [
+      ['as it is', build, 'kettle-36-13'],
+      ['another rider’s mass', { ...build, brief: { ...build.brief, cargoKg: 20 } }, 'kettle-36-13'],
+      ['another survey', world({ kind: 'folding', survey: { headToBracket: '990 mm' } }).build, 'kettle-36-13'],
+      ['another kind', world({ kind: 'stepThrough', survey: { headToBracket: '900 mm' } }).build, 'kettle-36-13'],
+      ['another pack', build, 'kettle-36-17'],
+      ['another place', rack, 'loaf-36-17'],
+      ['another school', { ...build, schools: { ...build.schools, entry: 'sealed' as const } }, 'kettle-36-13'],
+      [
+        'a box moved',
+        { ...build, wiring: { ...usualWiring(), boxes: { controller: { xM: 0.2, yM: 0.5 } } } },
+        'kettle-36-13',
+      ],
+      ['a trailer', { ...build, brief: { ...build.brief, trailer: usualTrailer() } }, 'kettle-36-13'],
+      ['as it was', build, 'kettle-36-13'],
+    ];
+    for (const [what, edit, packId] of edits)
+      expect(leadsOf(frozen(structuredClone(edit)), packId, kit), what).to.equal(
+        // A copy of the kit was never routed before.
+        leadsOf(structuredClone(edit), packId, structuredClone(kit)),
+      );
+  });
+
+  it('what is not frozen is routed anew: it may have been changed in place', () => {
+    const open = structuredClone(build);
+    const before = leadsOf(open, 'kettle-36-13', kit);
+    open.wiring.leads.motor = { ...usualLead, spliceM: 1 };
+    expect(leadsOf(open, 'kettle-36-13', kit)).not.to.equal(before);
   });
 });

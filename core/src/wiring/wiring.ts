@@ -112,7 +112,7 @@ class Wired {
   }
 
   private get ways(): { net: Net; leads: JudgedLead[] } {
-    return (this.routed ??= routedLeads(this.from, this.plugged));
+    return (this.routed ??= routedLeads(this.from, () => this.plugged));
   }
 
   get leads(): JudgedLead[] {

@@ -28,10 +28,17 @@ import {
   type WhatChange,
 } from '@sprocket/core';
 import { expose } from 'comlink';
+import { Sections } from './sections.ts';
 import type { LineWork } from '../storage/bench.ts';
 
+const builds = new Sections<Build>();
+const parts = new Sections<Record<string, Part>>();
+
 /** A build comes as a copy, with the person's own parts: the starter shelf is here already. */
-const contextOf = (build: Build, own: readonly Part[]): PlanContext => planContext(build, withParts(starterShelf, own));
+const contextOf = (build: Build, own: readonly Part[]): PlanContext => {
+  const kept = parts.settle(Object.fromEntries(own.map((part) => [part.id, part])));
+  return planContext(builds.settle(build), withParts(starterShelf, Object.values(kept)));
+};
 
 const wordsOf = ([first, ...more]: readonly ReadProblem[]): string =>
   `${first?.path ?? ''}: ${first?.message ?? ''}${more.length > 0 ? `, and ${more.length} more` : ''}.`;
