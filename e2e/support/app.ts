@@ -76,7 +76,8 @@ export async function startApp({
     // What the content policy stopped is told here even where whoever tried has caught it.
     await page.evaluateOnNewDocument(() => {
       addEventListener('securitypolicyviolation', (event) => {
-        console.error(`Content Security Policy: ${event.violatedDirective} ${event.blockedURI}`);
+        const { violatedDirective, blockedURI } = event as SecurityPolicyViolationEvent;
+        console.error(`Content Security Policy: ${violatedDirective} ${blockedURI}`);
       });
     });
     page.on('console', (message) => {
