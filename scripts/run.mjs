@@ -108,6 +108,12 @@ switch (task) {
   case 'ride':
     tsx('cli/src/ride.ts', rest);
     break;
+  case 'buy':
+    tsx('cli/src/buy.ts', rest);
+    break;
+  case 'schedule':
+    tsx('cli/src/schedule.ts', rest);
+    break;
   case 'bench':
     build();
     chromium();
@@ -134,6 +140,6 @@ switch (task) {
     run(bin('stryker'), ['run', join('mutate', 'stryker.config.json'), ...rest]);
     break;
   default:
-    process.stderr.write('usage: npm run demo | start | verify | verify:long | mutate | plan | ride | bench | shots\n');
+    process.stderr.write('usage: npm run demo | start | verify | verify:long | mutate | plan | ride | buy | schedule | bench | shots\n');
     process.exit(2);
 }

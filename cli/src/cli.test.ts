@@ -7,7 +7,10 @@ import { fileURLToPath } from 'node:url';
 
 const root = fileURLToPath(new URL('../../', import.meta.url));
 
-function run(task: 'ride' | 'plan', args: string[]): { out: string; err: string; status: number | null } {
+function run(
+  task: 'ride' | 'plan' | 'buy' | 'schedule',
+  args: string[],
+): { out: string; err: string; status: number | null } {
   const done = spawnSync(process.execPath, ['--import', 'tsx', join(root, `cli/src/${task}.ts`), ...args], {
     maxBuffer: 16_000_000,
     cwd: root,
@@ -45,6 +48,41 @@ describe('command line', () => {
 
   it('ride ends with 0 when all is well', () => {
     expect(run('ride', ['core/test/cases/mid-drive-never-shifts.json']).status).to.equal(0);
+  });
+
+  it('buy and schedule answer good cases and refuse malformed ones by path', () => {
+    const put = (name: string, value: object): string => {
+      const file = join(folder, name);
+      writeFileSync(file, JSON.stringify(value));
+      return file;
+    };
+    const line = { id: 'arm', count: 2, neededBy: '2026-03-09' };
+    const offer = { supplier: 'quay', line: 'arm', price: 24, leadDays: { low: 1, likely: 2, high: 4 } };
+    const order = {
+      lines: [line],
+      suppliers: [{ id: 'quay', shipping: 5.5, freeFrom: 60 }],
+      offers: [offer],
+      orderedOn: '2026-03-01',
+      chance: 0.8,
+    };
+    const bought = run('buy', [
+      put('buy.json', order),
+      put('odd.json', { ...order, offers: [{ ...offer, line: 'x' }] }),
+    ]);
+    expect(bought.status).to.equal(2);
+    expect(JSON.parse(bought.out)).to.deep.include({ total: 53.5, goods: 48, shipping: 5.5, choice: { arm: 'quay' } });
+    expect(bought.err).to.match(/odd\.json: offers\[0\]\.line: no line x/);
+    const bench = {
+      hands: 1,
+      windows: [{ from: '2026-03-07T09:00', to: '2026-03-07T10:00' }],
+      gates: [],
+      tasks: [{ id: 'strip', minutes: 30 }],
+    };
+    const long = { ...bench, tasks: [...bench.tasks, { id: 'lace', minutes: 61 }] };
+    const done = run('schedule', [put('bench.json', bench), put('long.json', long)]);
+    expect(done.status).to.equal(2);
+    expect(JSON.parse(done.out)).to.deep.include({ finish: '2026-03-07T09:30', proven: true });
+    expect(done.err).to.match(/long\.json: tasks\[1\]: lace: no window/);
   });
 
   it('plan prints a report a person can read, in either units, or JSON', () => {

@@ -187,7 +187,12 @@ export { type SettingRow } from './wiring/settings.ts';
 export { type Wiring } from './wiring/wiring.ts';
 export { type SettingEffect, settingEffects } from './plan/settingEffects.ts';
 
-// Parts wanted
+// Parts, money and time
+export { type Bought, type BuyCase, type IntegerSolver, type Purchase, buy } from './work/buy.ts';
+export { readBuyCase } from './work/buyCase.ts';
+export { type Gate, type Schedule, type ScheduleCase, type Task, NoRoom, schedule } from './work/schedule.ts';
+export { minutesOf, momentText, placesOf, readScheduleCase, runScheduleCase } from './work/scheduleCase.ts';
+export { integerSolver } from './work/highs.ts';
 export { type RemedyFacts, remedyFacts } from './work/wanted.ts';
 
 // The judgement
