@@ -190,8 +190,10 @@ export { type SettingEffect, settingEffects } from './plan/settingEffects.ts';
 // Parts, money and time
 export { type Bought, type BuyCase, type IntegerSolver, type Purchase, buy } from './work/buy.ts';
 export { readBuyCase } from './work/buyCase.ts';
-export { type Gate, type Schedule, type ScheduleCase, type Task, NoRoom, schedule } from './work/schedule.ts';
-export { minutesOf, momentText, placesOf, readScheduleCase, runScheduleCase } from './work/scheduleCase.ts';
+export { NoRoom, schedule } from './work/schedule.ts';
+export { type Gate, type Schedule, type ScheduleCase, type Task } from './work/scheduled.ts';
+export { dateAfter, daysBetween, isDate, minutesOf, momentText } from './quantity/dates.ts';
+export { placesOf, readScheduleCase, runScheduleCase } from './work/scheduleCase.ts';
 export { integerSolver } from './work/highs.ts';
 export { type RemedyFacts, remedyFacts } from './work/wanted.ts';
 

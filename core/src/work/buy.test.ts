@@ -3,7 +3,8 @@ import fc from 'fast-check';
 import { allowedOffers, buy as buyBy, type Bought, type BuyCase, type BuyOffer, type IntegerSolver } from './buy.ts';
 import { readBuyCase } from './buyCase.ts';
 import { integerSolver } from './highs.ts';
-import { chanceWithin, dateAfter, daysAt } from './leadTime.ts';
+import { dateAfter } from '../quantity/dates.ts';
+import { chanceWithin, daysAt } from './leadTime.ts';
 
 const sure = (days: number) => ({ low: days, likely: days, high: days });
 const offer = (supplier: string, line: string, price: number, leadDays = sure(3)): BuyOffer => ({

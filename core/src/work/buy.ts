@@ -1,4 +1,5 @@
-import { daysAt, daysBetween, type LeadDays } from './leadTime.ts';
+import { daysBetween } from '../quantity/dates.ts';
+import { daysAt, type LeadDays } from './leadTime.ts';
 
 /** One line that is to be bought, and the day it is wanted by. */
 export interface BuyLine {

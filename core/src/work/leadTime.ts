@@ -32,12 +32,3 @@ export function chanceWithin({ low, likely, high }: LeadDays, days: number): num
     ? (days - low) ** 2 / (wide * (likely - low))
     : 1 - (high - days) ** 2 / (wide * (high - likely));
 }
-
-const DAY_MS = 86_400_000;
-
-/** Whole days from one ISO date to another. */
-export const daysBetween = (from: string, to: string): number => (Date.parse(to) - Date.parse(from)) / DAY_MS;
-
-/** The ISO date so many days after another; parts of a day count as the whole of it. */
-export const dateAfter = (from: string, days: number): string =>
-  new Date(Date.parse(from) + Math.ceil(days - 1e-9) * DAY_MS).toISOString().slice(0, 10);

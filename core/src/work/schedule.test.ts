@@ -1,8 +1,10 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { Calendar } from './calendar.ts';
-import { NoRoom, planOf, schedule, type Schedule, type ScheduleCase, type Task } from './schedule.ts';
-import { minutesOf, momentText, placesOf, readScheduleCase, runScheduleCase } from './scheduleCase.ts';
+import { NoRoom, planOf, schedule } from './schedule.ts';
+import type { Schedule, ScheduleCase, Task } from './scheduled.ts';
+import { minutesOf, momentText } from '../quantity/dates.ts';
+import { placesOf, readScheduleCase, runScheduleCase } from './scheduleCase.ts';
 import { inserted } from './scheduleSearch.ts';
 
 const task = (id: string, minutes: number, more: Partial<Task> = {}): Task => ({

@@ -1,5 +1,5 @@
 import type { Calendar, Window } from './calendar.ts';
-import type { Job, Plan } from './schedule.ts';
+import type { Job, Plan } from './scheduled.ts';
 
 /** Least minutes from each task's start to the end of all that follows it, windows left out. */
 export function tailsOf(jobs: readonly Job[]): number[] {

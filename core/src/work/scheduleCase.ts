@@ -1,19 +1,15 @@
 import { z } from '../reading/zod.ts';
+import { isDate, minutesOf, momentText } from '../quantity/dates.ts';
 import { problemsOf, type ReadResult } from '../reading/problems.ts';
-import { NoRoom, schedule, type ScheduleCase } from './schedule.ts';
+import { NoRoom, schedule } from './schedule.ts';
+import type { ScheduleCase } from './scheduled.ts';
 
 const id = z.string().min(1).max(120);
 const moment = z
   .string()
   .regex(/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}(:\d{2})?$/, 'must be a local time such as 2026-03-07T09:30')
-  .refine((text) => !Number.isNaN(Date.parse(`${text}Z`)), 'is no day or time there is');
+  .refine((text) => isDate(text.slice(0, 10)) && /T([01]\d|2[0-3]):[0-5]\d/.test(text), 'is no day or time there is');
 const minutes = z.number().min(0).max(1_000_000);
-
-/** Minutes since 1970 of the local clock; no zone: a bench stays where it is. */
-export const minutesOf = (text: string): number => Date.parse(`${text}Z`) / 60_000;
-/** A moment as the local clock shows it, seconds only where it has some. */
-export const momentText = (minute: number, seconds = !Number.isInteger(minute)): string =>
-  new Date(Math.round(minute * 60) * 1000).toISOString().slice(0, seconds ? 19 : 16);
 
 const caseSchema = z
   .object({

@@ -1,4 +1,4 @@
-import type { Plan } from './schedule.ts';
+import type { Plan } from './scheduled.ts';
 
 /** Minutes a table may be long: two months of days. */
 const LONGEST = 100_000;

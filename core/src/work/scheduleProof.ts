@@ -1,6 +1,6 @@
 import { inOrder } from './scheduleBound.ts';
 import { Minutes } from './scheduleMinutes.ts';
-import type { Plan } from './schedule.ts';
+import type { Plan } from './scheduled.ts';
 
 /** Moments looked at before a proof is given up. */
 const MOST_NODES = 400_000;

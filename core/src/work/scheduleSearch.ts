@@ -1,7 +1,7 @@
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 import { uniformFloat64 } from 'pure-rand/distribution/uniformFloat64';
 import { inOrder } from './scheduleBound.ts';
-import type { Job, Plan } from './schedule.ts';
+import type { Job, Plan } from './scheduled.ts';
 
 /** Starts of all tasks, and when the last is done. */
 export interface Found {
