@@ -104,7 +104,21 @@ export { type Build, newBuild } from './build/build.ts';
 export { type Choice } from './build/choice.ts';
 export { type Fix } from './build/fixes.ts';
 export { type Clash, type MergeStep, mergeBuilds, withValueAt } from './build/merge.ts';
-export { type Order } from './build/orders.ts';
+export {
+  type Bill,
+  type LineChoice,
+  type LineSource,
+  type LineState,
+  type Offer,
+  type Supplier,
+  lineSourceWords,
+  lineSources,
+  lineStateWords,
+  lineStates,
+  offerSchema,
+  supplierSchema,
+  usualLine,
+} from './build/bill.ts';
 export { type Override } from './build/overrides.ts';
 export { type Remedy } from './build/remedy.ts';
 export { type SchoolId, type Schools } from './build/schools.ts';
@@ -188,12 +202,13 @@ export { type Wiring } from './wiring/wiring.ts';
 export { type SettingEffect, settingEffects } from './plan/settingEffects.ts';
 
 // Parts, money and time
-export { type Bought, type BuyCase, type IntegerSolver, type Purchase, buy } from './work/buy.ts';
+export { type IntegerSolver, type Purchase, buy } from './work/buy.ts';
+export { type BillLine, type BillSheet } from './work/bill.ts';
 export { readBuyCase } from './work/buyCase.ts';
-export { NoRoom, schedule } from './work/schedule.ts';
-export { type Gate, type Schedule, type ScheduleCase, type Task } from './work/scheduled.ts';
-export { dateAfter, daysBetween, isDate, minutesOf, momentText } from './quantity/dates.ts';
+export { daysBetween, isDate } from './quantity/dates.ts';
 export { placesOf, readScheduleCase, runScheduleCase } from './work/scheduleCase.ts';
+export { type BuyingSheet, buyingSheet } from './work/buying.ts';
+export { quotationOf } from './work/quotation.ts';
 export { integerSolver } from './work/highs.ts';
 export { type RemedyFacts, remedyFacts } from './work/wanted.ts';
 
@@ -239,6 +254,7 @@ export {
   writeBuildFile,
 } from './formats/buildFile.ts';
 export { dxfDrawing } from './formats/dxf.ts';
+export { offerHeads, readOffers } from './formats/offersTable.ts';
 export { readGpx } from './formats/gpx.ts';
 export { writeGpx } from './formats/gpxWrite.ts';
 export { type BuildHead, headOf } from './formats/head.ts';

@@ -1,3 +1,4 @@
+import { offerSchema, starterShelf, supplierSchema, type Supplier } from '@sprocket/core';
 import { expect } from 'chai';
 import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { request, type Server } from 'node:http';
@@ -92,5 +93,26 @@ describe('server', () => {
       expect(await asked(host), host).to.equal(200);
     for (const host of ['elsewhere.example', '127.0.0.1.elsewhere.example', '10.0.0.1'])
       expect(await asked(host), host).to.equal(421);
+  });
+
+  it('has a parts counter that says it is a stand-in, the same for the same day, by the schema', async () => {
+    const ask = async (day: string): Promise<{ status: number; body: Record<string, unknown> }> => {
+      const answer = await fetch(`${url}/api/counter?day=${day}`);
+      return { status: answer.status, body: (await answer.json()) as Record<string, unknown> };
+    };
+    const { status, body } = await ask('2026-03-07');
+    expect(status).to.equal(200);
+    expect(body.standIn).to.equal(true);
+    expect(supplierSchema.array().safeParse(body.suppliers).error).to.equal(undefined);
+    const offers = offerSchema.array().safeParse(body.offers);
+    expect(offers.error).to.equal(undefined);
+    expect((await ask('2026-03-07')).body).to.deep.equal(body);
+    expect((await ask('2026-03-08')).body).not.to.deep.equal(body);
+    // No battery from whoever does not send them.
+    const packs = new Set(starterShelf.pack.map((p) => p.id));
+    const silent = new Set((body.suppliers as Supplier[]).filter((s) => !s.lithium).map((s) => s.id));
+    expect(offers.data?.filter((o) => packs.has(o.part) && silent.has(o.supplier))).to.deep.equal([]);
+    expect((await ask('soon')).status).to.equal(400);
+    expect((await ask('2026-02-30')).status).to.equal(400);
   });
 });

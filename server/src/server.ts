@@ -1,9 +1,11 @@
+import { isDate } from '@sprocket/core';
 import compression from 'compression';
 import express, { type Express, type NextFunction, type Request, type Response } from 'express';
 import helmet from 'helmet';
 import { randomBytes } from 'node:crypto';
 import { existsSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { counterOn } from './counter.ts';
 
 export interface ServerOptions {
   /** Folder of the built app. */
@@ -58,7 +60,8 @@ export function createServer({ appDir, demo = false, hosts = [] }: ServerOptions
         useDefaults: false,
         directives: {
           defaultSrc: ["'none'"],
-          scriptSrc: ["'self'"],
+          // The integer solver is a WebAssembly module; no script is ever made from text.
+          scriptSrc: ["'self'", "'wasm-unsafe-eval'"],
           styleSrc: [
             "'self'",
             (_req, res) => `'nonce-${(res as unknown as { locals: { nonce: string } }).locals.nonce}'`,
@@ -82,6 +85,15 @@ export function createServer({ appDir, demo = false, hosts = [] }: ServerOptions
   app.use(compression());
   app.get('/health', (_req, res) => {
     res.json({ ok: true, demo });
+  });
+  // The parts counter, a stand-in for suppliers: made up, and says so.
+  app.get('/api/counter', (req, res) => {
+    const { day } = req.query;
+    if (typeof day !== 'string' || !isDate(day)) {
+      res.status(400).json({ error: 'day: must be a date such as 2026-03-07' });
+      return;
+    }
+    res.json(counterOn(day));
   });
   // The page is only ever handed out with its nonce filled in.
   app.get('/index.html', (_req, res) => {

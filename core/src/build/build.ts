@@ -3,17 +3,17 @@ import { donorSchema, emptyDonor } from '../donor/donor.ts';
 import { legalClassSchema } from '../parts/law.ts';
 import { partSchema } from '../parts/part.ts';
 import { arrivalSchema } from './arrivals.ts';
+import { billSchema, usualBill } from './bill.ts';
 import { briefSchema, usualBrief } from './brief.ts';
 import { choiceSchema, usualChoice } from './choice.ts';
 import { fixSchema } from './fixes.ts';
-import { orderSchema } from './orders.ts';
 import { overrideSchema } from './overrides.ts';
 import { schoolsSchema, usualSchools } from './schools.ts';
 import { usualWeights, weightsSchema } from './weights.ts';
 import { usualWiring, wiringSchema } from './wiring.ts';
 
 export const BUILD_SCHEMA = 'jolly-sprocket/build';
-export const BUILD_VERSION = 6;
+export const BUILD_VERSION = 7;
 
 /** Everything a person said, measured and chose, a section a file. The only truth: plans are derived from it. */
 export const buildSchema = z.object({
@@ -37,8 +37,8 @@ export const buildSchema = z.object({
   overrides: z.array(overrideSchema).max(200),
   /** Alternatives taken of findings that hold more than one. */
   fixes: z.array(fixSchema).max(400),
-  /** Parts marked as ordered, by part id. */
-  orders: z.record(z.string().max(80), orderSchema),
+  /** Parts, money and time: what is ordered, here, fitted; suppliers and what they ask. */
+  bill: billSchema.prefault({}),
   /** What was measured of parts when they arrived, by part id: it counts above their data. */
   arrivals: z.record(z.string().max(80), arrivalSchema).default({}),
   /** How often it was written, by whoever wrote it: two versions of one build are told apart and merged by it. */
@@ -66,7 +66,7 @@ export function newBuild(id: string, name: string, now: string): Build {
     weights: usualWeights(),
     overrides: [],
     fixes: [],
-    orders: {},
+    bill: usualBill(),
     arrivals: {},
     revision: 0,
     createdAt: now,

@@ -15,7 +15,8 @@ const sections: Record<string, string> = {
   ownLaws: 'Own legal classes',
   overrides: 'Set aside',
   fixes: 'Remedy taken',
-  orders: 'Ordered',
+  bill: 'Parts and money',
+  'bill.lines': 'The bill',
   arrivals: 'Measured on arrival',
 };
 

@@ -100,6 +100,8 @@ export const packSchema = z.object({
   /** What it gives by and is charged by; absent where nobody says. A lead of its own counts to the joint. */
   discharge: z.object({ plug: plugEndSchema, leadM: notNegative.max(2) }).optional(),
   charge: z.object({ plug: plugEndSchema }).optional(),
+  /** It is sold with its charger. */
+  withCharger: z.boolean().optional(),
   /** Built of blocks that are joined by the builder: how many in a row, and the volts of one. */
   blocks: z.object({ count: z.int().min(2).max(12), volts: positive.max(60) }).optional(),
   /** Its maker’s own joint lets two of a kind work side by side. */

@@ -8,6 +8,7 @@ import type { SmallPartId } from './shelf/ids.ts';
 import {
   adapterSchema,
   cableSchema,
+  chargerSchema,
   consumableSchema,
   extensionSchema,
   fittingSchema,
@@ -38,6 +39,7 @@ export const partSchemas = {
   extension: extensionSchema,
   adapter: adapterSchema,
   precharge: prechargeSchema,
+  charger: chargerSchema,
 };
 export type PartKind = keyof typeof partSchemas;
 export const partKinds = Object.keys(partSchemas) as PartKind[];
@@ -62,6 +64,7 @@ export const partSchema = z.union([
   extensionSchema,
   adapterSchema,
   prechargeSchema,
+  chargerSchema,
 ]);
 export type Part = z.infer<typeof partSchema>;
 

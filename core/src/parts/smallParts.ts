@@ -1,4 +1,6 @@
 import { z } from '../reading/zod.ts';
+import { chemistries } from './chemistry.ts';
+import { plugEndSchema } from './leads.ts';
 import { notNegative, partBase, positive } from './partBase.ts';
 
 /** A part that stays on the vehicle: an arm, a spacer, a brake, a stand. */
@@ -109,6 +111,17 @@ export const prechargeSchema = z.object({
   watts: positive.max(2000),
 });
 export type Precharge = z.infer<typeof prechargeSchema>;
+
+/** A charger for packs of one chemistry and so many cells in a row, by the plug they are charged by. */
+export const chargerSchema = z.object({
+  ...partBase,
+  kind: z.literal('charger'),
+  chemistry: z.enum(chemistries),
+  series: z.int().min(1).max(40),
+  amps: positive.max(30),
+  plug: plugEndSchema,
+});
+export type Charger = z.infer<typeof chargerSchema>;
 
 /** A bare rim: bead seat, width inside and hole count; effective diameter for spokes where it is known. */
 export const rimSchema = z.object({

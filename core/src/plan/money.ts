@@ -5,6 +5,7 @@ import type { Taking } from '../build/remedy.ts';
 import { plannedArms, plannedWiring } from '../vehicle/vehicle.ts';
 import type { PlanContext } from '../vehicle/context.ts';
 import { wiringOf } from '../wiring/wiring.ts';
+import { chargerFor } from '../work/charger.ts';
 import { priceOf, wantedParts, type Want, type WantedPart } from '../work/wanted.ts';
 
 /** What a conversion takes and costs: the one price, read by tally and worth alike. */
@@ -25,7 +26,7 @@ export interface Money {
 const CONDITION = 'condition-';
 
 /** The parts chosen by name, one of each; of a battery as many as are joined. */
-function chosenWants({ build, chosen, kit, pack }: PlanContext): Want[] {
+function chosenWants({ build, chosen, kit, pack, shelf }: PlanContext): Want[] {
   const { ring, cluster, hubGear } = chosen;
   const { packAlone } = chosen;
   const count = packAlone && pack === chosen.pack ? packsJoined(packAlone, build.wiring.packs) : 1;
@@ -35,6 +36,7 @@ function chosenWants({ build, chosen, kit, pack }: PlanContext): Want[] {
   return [
     ...want(kit, place),
     ...want(pack, 'pack', count),
+    ...want(pack ? chargerFor(pack, shelf) : null, 'pack'),
     ...want(ring, 'bracket'),
     ...want(cluster, 'rear wheel'),
     ...want(hubGear, 'rear wheel'),
@@ -63,7 +65,7 @@ export function moneyOf(context: PlanContext, findings: readonly Finding[]): Mon
     wants.push(...remedy.takes.map((taking): Want => ({ taking, kind, by: finding.rule })));
     minutes += remedy.work;
   }
-  const lines = wantedParts(shelf, wants);
+  const lines = wantedParts(shelf, wants, build.bill);
   const parts = priceOf(lines, 'chosen', 'planned');
   const remedies = priceOf(lines, 'taken', 'usual');
   const mending = priceOf(lines, 'mending');

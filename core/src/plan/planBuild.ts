@@ -1,6 +1,8 @@
 import { isProven } from '../donor/entry.ts';
 import { budgetFinding } from './budget.ts';
 import type { Build } from '../build/build.ts';
+import type { RemedyPlace } from '../build/remedy.ts';
+import { middleOf } from '../layout/packPlacement.ts';
 import type { DonorGeometry, Point } from '../donor/geometry.ts';
 import type { Finding } from '../fit/finding.ts';
 import { headOf, judgeInSteps } from '../fit/judge.ts';
@@ -11,6 +13,8 @@ import type { Shelf } from '../parts/part.ts';
 import { finish, type Steps } from '../steps.ts';
 import type { PlanContext } from '../vehicle/context.ts';
 import { worstFirst, type Verdict } from '../verdict.ts';
+import type { BillSheet } from '../work/bill.ts';
+import { billSheet, placeSpots } from './billSheet.ts';
 import { judgeCandidates, type Candidates } from './candidates.ts';
 import { planContext } from './context.ts';
 import type { Figure } from './figure.ts';
@@ -49,6 +53,10 @@ export interface ChosenPlan extends StageParts {
   verdict: Verdict;
   chosen: { kit: Kit | null; pack: Pack | null };
   money: Money;
+  /** Each line of it with its state, and what was ordered that is wanted no more. */
+  bill: BillSheet;
+  /** Where on the side view each place of a line is. */
+  spots: Record<RemedyPlace, Point>;
   drawing: PlanDrawing;
 }
 
@@ -90,6 +98,7 @@ export function* planInSteps(context: PlanContext): Steps<ChosenPlan> {
     yield;
   }
   const money = moneyOf(context, judged);
+  const drawing = drawingOf(context, parts as StageParts);
   // The budget is held against the whole conversion, which only stands once everything is judged.
   const findings = worstFirst([...judged, ...budgetFinding(context, money)]);
   return {
@@ -100,7 +109,9 @@ export function* planInSteps(context: PlanContext): Steps<ChosenPlan> {
     verdict: headOf(findings).verdict,
     chosen: { kit, pack },
     money,
-    drawing: drawingOf(context, parts as StageParts),
+    bill: billSheet(context, money, findings),
+    spots: placeSpots(context, drawing.pack ? middleOf(drawing.pack.outline) : null),
+    drawing,
   };
 }
 

@@ -1,3 +1,5 @@
+import type { Bill, LineChoice } from '../build/bill.ts';
+import { lineChoice } from './lineKey.ts';
 import { takingKey, type Remedy, type RemedyPlace, type Taking } from '../build/remedy.ts';
 import { partById, type Shelf } from '../parts/part.ts';
 
@@ -19,7 +21,7 @@ export interface WantedPart {
   maker: string;
   place: RemedyPlace;
   count: number;
-  /** Each; null where nothing on the shelf answers to the id and no price was named. */
+  /** Each, as it will be paid: the line's own price, none for what is had already; null where nobody names one. */
   price: number | null;
   massKg: number;
   kind: WantKind;
@@ -31,9 +33,9 @@ const firmness: readonly WantKind[] = ['chosen', 'planned', 'taken', 'mending', 
 
 /**
  * The one reader of what remedies and choices take: wishes for the same part at the same place are one line
- * of the greatest count wished for. Prices and masses are the shelf's, or the wish's own price.
+ * of the greatest count wished for. Prices and masses are the shelf's, or the wish's own price, or what the bill says.
  */
-export function wantedParts(shelf: Shelf, wants: readonly Want[]): WantedPart[] {
+export function wantedParts(shelf: Shelf, wants: readonly Want[], bill?: Bill): WantedPart[] {
   const lines = new Map<string, WantedPart>();
   for (const { taking, kind, by } of wants) {
     const key = takingKey(taking);
@@ -45,19 +47,27 @@ export function wantedParts(shelf: Shelf, wants: readonly Want[]): WantedPart[] 
       continue;
     }
     const part = partById(shelf, taking.part);
+    const decided = bill ? lineChoice(bill, taking)?.choice : undefined;
     lines.set(key, {
       part: taking.part,
       name: part?.name ?? taking.part,
       maker: part?.maker ?? '',
       place: taking.place,
       count: taking.count,
-      price: taking.price ?? part?.price ?? null,
+      price: priceAsPaid(decided, taking.price ?? part?.price ?? null),
       massKg: part?.massKg ?? 0,
       kind,
       by: [by],
     });
   }
   return [...lines.values()];
+}
+
+/** What a line is paid each: nothing for what is had, kept or borrowed; its own price, else the shelf's. */
+export function priceAsPaid(decided: LineChoice | undefined, shelf: number | null): number | null {
+  if (!decided) return shelf;
+  if (decided.from === 'have' || decided.from === 'donor' || decided.from === 'borrow') return 0;
+  return decided.price ?? shelf;
 }
 
 /** What lines of some kinds cost together. */

@@ -1,5 +1,13 @@
 import { expect } from 'chai';
-import { newBuild, usualRider, type Build, type LegalClass, type Arrival, usualTrailer } from '@sprocket/core';
+import {
+  newBuild,
+  usualRider,
+  type Build,
+  type LegalClass,
+  type Arrival,
+  usualLine,
+  usualTrailer,
+} from '@sprocket/core';
 import { buildActions, buildReducer, fieldOf } from './buildSlice.ts';
 import { redo, store, undo } from './store.ts';
 
@@ -192,13 +200,44 @@ describe('what the builder decided', () => {
     ).to.deep.equal([other]);
   });
 
-  it('orders are placed and taken back; laws kept by id and dropped; schools chosen', () => {
-    const order = { on: '2026-01-02', reason: null };
-    expect(after(buildActions.ordered(edit({ part: 'p', order }))).orders).to.deep.equal({ p: order });
+  it('lines of the bill are edited and cleared, alone and together', () => {
+    const ordered = { state: 'ordered' as const, orderedOn: '2026-01-02', name: 'P' };
+    const once = buildActions.lineEdited(edit({ key: 'p', change: ordered }));
+    expect(after(once).bill.lines).to.deep.equal({ p: { ...usualLine, ...ordered } });
     expect(
-      after(buildActions.ordered(edit({ part: 'p', order })), buildActions.ordered(edit({ part: 'p', order: null })))
-        .orders,
-    ).to.deep.equal({});
+      after(once, buildActions.linesEdited(edit([{ key: 'p', change: { state: 'arrived' } }]))).bill.lines.p,
+    ).to.deep.include({ state: 'arrived', orderedOn: '2026-01-02' });
+    expect(after(once, buildActions.lineCleared(edit('p'))).bill.lines).to.deep.equal({});
+    expect(after(buildActions.billEdited(edit({ currency: 'GBP' }))).bill.currency).to.equal('GBP');
+  });
+
+  it('suppliers go with what they ask; offers take the place of the same ones’ for the same part', () => {
+    const quay = { id: 'quay', name: 'Quay', shipping: 5, freeFrom: null, lithium: true, islands: null };
+    const offer = {
+      supplier: 'quay',
+      part: 'grease',
+      price: 5,
+      stock: null,
+      leadDays: { low: 1, likely: 2, high: 3 },
+      returnDays: 14,
+    };
+    const brought = buildActions.offersBrought(edit({ suppliers: [quay], offers: [offer] }));
+    const again = buildActions.offersBrought(
+      edit({ suppliers: [{ ...quay, shipping: 6 }], offers: [{ ...offer, price: 4 }] }),
+    );
+    const { bill } = after(brought, again);
+    expect(bill.suppliers).to.deep.equal([{ ...quay, shipping: 6 }]);
+    expect(bill.offers.map((o) => o.price)).to.deep.equal([4]);
+    expect(after(brought, buildActions.supplierKept(edit({ ...quay, name: 'Q' }))).bill.suppliers[0]?.name).to.equal(
+      'Q',
+    );
+    expect(after(brought, buildActions.supplierDropped(edit('quay'))).bill).to.deep.include({
+      suppliers: [],
+      offers: [],
+    });
+  });
+
+  it('laws kept by id and dropped; schools chosen', () => {
     const law = { id: 'x', name: 'X' } as LegalClass;
     expect(
       after(buildActions.lawKept(edit(law)), buildActions.lawKept(edit({ ...law, name: 'Y' }))).ownLaws.map(

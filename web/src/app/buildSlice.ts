@@ -5,6 +5,7 @@ import { choiceReducers } from './build/choice.ts';
 import { decisionsReducers } from './build/decisions.ts';
 import { donorReducers } from './build/donor.ts';
 import type { BuildState, Edit } from './build/state.ts';
+import { billReducers } from './build/bill.ts';
 import { wiringReducers } from './build/wiring.ts';
 
 const initialState: BuildState = { build: null };
@@ -34,6 +35,7 @@ const slice = createSlice({
     ...choiceReducers,
     ...decisionsReducers,
     ...wiringReducers,
+    ...billReducers,
   },
 });
 

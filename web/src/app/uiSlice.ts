@@ -14,6 +14,9 @@ export type PackView = 'place' | 'weight' | 'wheels' | 'make';
 /** Which leg of the wiring is on the Wiring stage. */
 export type WiringView = 'leads' | 'loom' | 'levers' | 'bar' | 'power' | 'settings' | 'checks';
 
+/** Which leg of the bill is on the Parts stage. */
+export type PartsView = 'bill' | 'buying' | 'suppliers' | 'unpacking' | 'quotation';
+
 export interface UiState {
   units: UnitSystem;
   /** The survey item whose dimension is lit on the drawing. */
@@ -25,6 +28,7 @@ export interface UiState {
   donorView: DonorView;
   packView: PackView;
   wiringView: WiringView;
+  partsView: PartsView;
 }
 
 const initialState: UiState = {
@@ -37,6 +41,7 @@ const initialState: UiState = {
   donorView: 'quick',
   packView: 'place',
   wiringView: 'leads',
+  partsView: 'bill',
 };
 
 const slice = createSlice({
@@ -63,6 +68,9 @@ const slice = createSlice({
     },
     wiringViewed(state, action: PayloadAction<WiringView>) {
       state.wiringView = action.payload;
+    },
+    partsViewed(state, action: PayloadAction<PartsView>) {
+      state.partsView = action.payload;
     },
     keysShown(state, action: PayloadAction<boolean>) {
       state.keysShown = action.payload;

@@ -1,9 +1,11 @@
 import { Button, TextInput } from '@mantine/core';
-import type { Finding } from '@sprocket/core';
+import { lineStateWords, type Finding } from '@sprocket/core';
 import { useId, useState } from 'react';
 import { buildActions } from '../app/buildSlice.ts';
 import { useBuild, useSend } from '../app/store.ts';
 import { uiActions } from '../app/uiSlice.ts';
+
+const sentence = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
 
 interface OrderMarkProps {
   part: string;
@@ -14,15 +16,19 @@ interface OrderMarkProps {
 
 /** Marks a part as ordered; held back while something fit-critical is unmeasured, unless a reason is written. */
 export function OrderMark({ part, name, holding }: OrderMarkProps) {
-  const order = useBuild().orders[part];
+  const line = useBuild().bill.lines[part];
+  const order = line && line.state !== 'wanted' ? line : null;
   const send = useSend();
   const [reason, setReason] = useState('');
   const why = useId();
   const place = (note: string | null): void => {
     send(
-      buildActions.ordered({
-        field: `order.${part}`,
-        value: { part, order: { on: new Date().toISOString().slice(0, 10), reason: note } },
+      buildActions.lineEdited({
+        field: `bill.${part}`,
+        value: {
+          key: part,
+          change: { state: 'ordered', name, orderedOn: new Date().toISOString().slice(0, 10), reason: note },
+        },
       }),
     );
     setReason('');
@@ -31,13 +37,13 @@ export function OrderMark({ part, name, holding }: OrderMarkProps) {
     return (
       <div className="order">
         <span>
-          <strong>Ordered</strong> <span className="num">{order.on}</span>
+          <strong>{sentence(lineStateWords[order.state])}</strong> <span className="num">{order.orderedOn}</span>
           {order.reason ? <span className="quiet"> against what was unmeasured: {order.reason}</span> : null}
         </span>
         <Button
           size="compact-sm"
           variant="subtle"
-          onClick={() => send(buildActions.ordered({ field: `order.${part}`, value: { part, order: null } }))}
+          onClick={() => send(buildActions.lineCleared({ field: `bill.${part}`, value: part }))}
         >
           Not ordered after all
         </Button>

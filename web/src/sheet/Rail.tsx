@@ -57,8 +57,19 @@ function standingOf(stage: Stage, plan: BuildPlan): StageStanding | undefined {
   return stage.screen ? standings[stage.id] : undefined;
 }
 
+/** How far the bill is: lines that may be ordered now, else those that are held, else that all is here. */
+function BillState({ plan }: { plan: BuildPlan }) {
+  const { lines } = plan.bill;
+  const of = (wave: string): number => lines.filter((l) => l.wave === wave && l.from === 'order').length;
+  const now = of('now');
+  const words =
+    lines.length === 0 ? 'nothing' : now > 0 ? `order ${now}` : of('held') > 0 ? `${of('held')} held` : 'ordered';
+  return <span className="link-state num">{words}</span>;
+}
+
 function StageState({ stage, plan }: { stage: Stage; plan: BuildPlan }) {
   const standing = standingOf(stage, plan);
+  if (stage.id === 'parts' && stage.screen) return <BillState plan={plan} />;
   if (!standing) return <span className="link-state link-later">not ready</span>;
   const { verdict, counts } = standing;
   const total = Object.values(counts).reduce((a, b) => a + b, 0);

@@ -1,4 +1,5 @@
 import {
+  buyingSheet,
   headOf,
   judgeCandidates,
   measureNext,
@@ -15,7 +16,10 @@ import {
   verdictEdges,
   whatWouldChange,
   withParts,
+  type Bill,
+  type BillLine,
   type Build,
+  type BuyingSheet,
   type Candidates,
   type FigureId,
   type Finding,
@@ -65,6 +69,11 @@ const api = {
   /** What each setting of the chosen kit does to the plan: a dozen rides. */
   settingEffects: (build: Build, own: readonly Part[]): SettingEffect[] =>
     settingEffects(build, withParts(starterShelf, own)),
+  /** The best ways of buying what is to be ordered now; the solver is loaded when it is first asked for. */
+  buying: async (lines: readonly BillLine[], bill: Bill, orderedOn: string): Promise<BuyingSheet> => {
+    const { solver } = await import('./solver.ts');
+    return buyingSheet(lines, bill, orderedOn, await solver());
+  },
   readBuildFileWithPhotos,
   readGpx,
   readSvgOutline,

@@ -674,6 +674,9 @@ export function withLeads(kit: Kit): Kit {
   return { ...kit, controls: { ...controls, plugM: Math.max(...heads) }, wiring };
 }
 
+/** Makers who send a charger with the pack. */
+const WITH_CHARGER: ReadonlySet<string> = new Set(['Copperhouse', 'Tarn & Daughters']);
+
 /** A pack with its plugs: makers differ in what they end their base's lead with, and in what they charge by. */
 export function withPlugs(pack: Pack): Pack {
   const bullets = ['Low Weir Cells', 'Harbour Lead'].includes(pack.maker) || pack.id.startsWith('reed');
@@ -694,5 +697,6 @@ export function withPlugs(pack: Pack): Pack {
           : plugEnd('keyed round', 3, 'holes', 'black'),
     },
     ...(pack.maker === 'Copperhouse' && pack.series === 13 ? { parallelJoint: true } : {}),
+    ...(WITH_CHARGER.has(pack.maker) ? { withCharger: true } : {}),
   };
 }

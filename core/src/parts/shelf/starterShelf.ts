@@ -1,5 +1,6 @@
 import { legalClasses } from '../law.ts';
 import type { Shelf } from '../part.ts';
+import { chargers } from './chargers.ts';
 import { clusters } from './clusters.ts';
 import { consumables } from './consumables.ts';
 import { directRearHubs } from './directRearHubs.ts';
@@ -36,5 +37,6 @@ export const starterShelf: Shelf = {
   extension: extensions,
   adapter: adapters,
   precharge: precharges,
+  charger: chargers,
   laws: legalClasses,
 };

@@ -2,7 +2,7 @@ import type { Tool } from '../smallParts.ts';
 
 type Row = readonly [name: string, price: number, hire?: number];
 
-/** Tools that remedies ask for. */
+/** Tools that remedies and the work of a conversion ask for. */
 const rows = {
   'flat-file': ['Flat file, fine', 9],
   hacksaw: ['Hacksaw', 12],
@@ -15,6 +15,44 @@ const rows = {
   'dropout-gauges': ['Dropout gauges', 65, 8],
   'string-line': ['String line', 2],
   'crank-puller': ['Crank puller', 14, 2],
+  'hex-keys': ['Hex keys, set', 15],
+  'open-spanners': ['Open spanners, 8 to 17 mm', 28],
+  'axle-spanner': ['Spanner for axle nuts, 18 or 19 mm', 9],
+  'cone-spanners': ['Cone spanners, set', 18, 2],
+  'torque-wrench': ['Torque wrench, 5 to 60 N·m', 55, 6],
+  'big-torque-wrench': ['Torque wrench, 40 to 100 N·m', 70, 8],
+  screwdrivers: ['Screwdrivers, set', 12],
+  'side-cutters': ['Side cutters', 11],
+  'cable-cutters': ['Cable cutters', 24, 2],
+  pliers: ['Pliers', 10],
+  multimeter: ['Meter, direct volts and ohms', 22, 3],
+  'crimp-tool': ['Crimping pliers for plugs', 32, 4],
+  'soldering-iron': ['Soldering iron', 26, 3],
+  'heat-gun': ['Hot-air gun', 30, 4],
+  'wire-stripper': ['Wire stripper', 13],
+  'freewheel-remover': ['Freewheel remover', 9, 2],
+  'lockring-tool': ['Lockring tool for cogs', 9, 2],
+  'chain-whip': ['Chain whip', 16, 2],
+  'chain-tool': ['Chain rivet tool', 14, 1],
+  'chain-gauge': ['Chain wear gauge', 8, 1],
+  'bracket-tool': ['Bracket tool, splined', 15, 3],
+  'bracket-spanner': ['Bracket cup and lockring spanners', 24, 3],
+  'motor-nut-tool': ['Tool for a mid-drive’s ring nut', 18, 3],
+  'tyre-levers': ['Tyre levers', 5],
+  'track-pump': ['Pump with a gauge', 25],
+  'work-stand': ['Work stand', 95, 8],
+  'vernier-caliper': ['Caliper, 150 mm', 18, 2],
+  'steel-rule': ['Steel rule, 300 mm', 5],
+  'feeler-gauges': ['Feeler gauges', 7],
+  'angle-finder': ['Angle finder', 15, 2],
+  'thread-gauge': ['Thread gauge', 9, 1],
+  'rotor-key': ['Star key for rotors', 7],
+  'bleed-kit': ['Bleeding kit for a brake', 28, 4],
+  'truing-stand': ['Truing stand', 90, 8],
+  mallet: ['Mallet, plastic', 11],
+  'round-file': ['Round file', 7],
+  'thread-taps': ['Thread taps, M5 and M6', 16, 3],
+  'hand-vice': ['Bench vice', 60, 5],
 } as const satisfies Record<string, Row>;
 
 export type ToolId = keyof typeof rows;

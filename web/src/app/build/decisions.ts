@@ -1,8 +1,8 @@
 import type { PayloadAction } from '@reduxjs/toolkit';
-import type { LegalClass, Order, Override, Schools, Fix } from '@sprocket/core';
+import type { LegalClass, Override, Schools, Fix } from '@sprocket/core';
 import type { BuildState, Edit } from './state.ts';
 
-/** Edits of what the builder decided: schools, overrides, remedies taken, orders, laws of one’s own. */
+/** Edits of what the builder decided: schools, overrides, remedies taken, laws of one’s own. */
 export const decisionsReducers = {
   schoolChosen(state: BuildState, action: PayloadAction<Edit<Partial<Schools>>>) {
     if (state.build) Object.assign(state.build.schools, action.payload.value);
@@ -17,12 +17,6 @@ export const decisionsReducers = {
     if (!state.build) return;
     const { rule, subject } = action.payload.value;
     state.build.overrides = state.build.overrides.filter((o) => o.rule !== rule || o.subject !== subject);
-  },
-  ordered(state: BuildState, action: PayloadAction<Edit<{ part: string; order: Order | null }>>) {
-    if (!state.build) return;
-    const { part, order } = action.payload.value;
-    if (order === null) Reflect.deleteProperty(state.build.orders, part);
-    else state.build.orders[part] = order;
   },
   lawKept(state: BuildState, action: PayloadAction<Edit<LegalClass>>) {
     if (!state.build) return;

@@ -5,5 +5,12 @@ export const partsStage: Stage = {
   label: 'Parts',
   key: '7',
   decides: 'What to order, in which order, what it costs and when it comes',
-  screen: null,
+  screen: async () => ({ Component: (await import('./Parts.tsx')).PartsStage }),
+  finds: (_build, { bill }) =>
+    bill.lines.map((line) => ({
+      id: `line-${line.key}`,
+      label: line.name,
+      description: 'Parts · line of the bill',
+      path: `parts#line-${line.key}`,
+    })),
 };

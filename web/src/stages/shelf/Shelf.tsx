@@ -31,6 +31,7 @@ const kindWords: Record<PartKind, string> = {
   extension: 'Extensions',
   adapter: 'Adapters',
   precharge: 'Pre-charge leads',
+  charger: 'Chargers',
 };
 
 /** What tells one part from another of its kind, in a line. */
@@ -64,6 +65,8 @@ function partLine(part: Part): string {
       return `${part.amps} A · ${part.note}`;
     case 'precharge':
       return `${part.ohm} Ω · ${part.watts} W for a second`;
+    case 'charger':
+      return `${part.chemistry.toUpperCase()} ${part.series} in a row · ${part.amps} A · ${part.plug.family}`;
     case 'fitting':
     case 'tool':
     case 'service':

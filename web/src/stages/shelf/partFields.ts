@@ -151,6 +151,13 @@ export const partFields: Record<PartKind, PartField[]> = {
     { path: 'ohm', label: 'Resistance', dimension: 'resistance', digits: 0 },
     { path: 'watts', label: 'Bears for a second', dimension: 'power' },
   ],
+  charger: [
+    ...common,
+    { path: 'series', label: 'Cells in a row', type: 'number' },
+    { path: 'amps', label: 'Gives', dimension: 'current' },
+    { path: 'plug.family', label: 'Plug’s family', type: 'text' },
+    { path: 'plug.poles', label: 'Poles', type: 'number' },
+  ],
   plug: [
     ...common,
     { path: 'family', label: 'Family', type: 'text' },

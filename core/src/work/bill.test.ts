@@ -1,0 +1,141 @@
+import { expect } from 'chai';
+import { lineStates, usualLine, type LineChoice, type LineState } from '../build/bill.ts';
+import type { Build } from '../build/build.ts';
+import { ruleById } from '../fit/judge.ts';
+import { mates } from '../parts/leads.ts';
+import { partById } from '../parts/part.ts';
+import { starterShelf } from '../parts/shelf/starterShelf.ts';
+import { planContext } from '../plan/context.ts';
+import { planChosen } from '../plan/planBuild.ts';
+import { demoBuild } from '../../test/demoBuild.ts';
+import { world } from '../../test/world.ts';
+import { chargerFor } from './charger.ts';
+import { quotationOf } from './quotation.ts';
+
+const planOf = (build: Build) => planChosen(planContext(build, starterShelf));
+const line = (change: Partial<LineChoice>): LineChoice => ({ ...usualLine, ...change });
+const demos = ['mixte', 'trike', 'box', 'lockkeeper', 'gravel'] as const;
+
+describe('the bill', () => {
+  it('is the tally’s own lines: to the cent the same, none twice, each with who wants it', () => {
+    for (const name of demos) {
+      const { bill, money } = planOf(demoBuild(name));
+      expect(bill.sums.wanted, name).to.be.closeTo(money.conversion, 1e-9);
+      expect(bill.lines.length, name).to.equal(money.lines.length);
+      expect(new Set(bill.lines.map((l) => l.key)).size, name).to.equal(bill.lines.length);
+      for (const l of bill.lines) {
+        expect(l.by, l.key).not.to.deep.equal([]);
+        if (l.wave === 'held')
+          expect(
+            l.held.every((h) => ruleById(h.rule)?.fitCritical),
+            l.key,
+          ).to.equal(true);
+      }
+    }
+  });
+
+  it('what is had, kept or borrowed costs nothing, a price of one’s own counts, in bill and tally alike', () => {
+    const { build } = world({ pack: 'loaf-36-17' });
+    const before = planOf(build);
+    const charger = before.bill.lines.find((l) => l.kind === 'charger');
+    expect(charger?.price).to.be.greaterThan(0);
+    build.bill.lines['loaf-36-17'] = line({ from: 'have' });
+    build.bill.lines['otter-r250'] = line({ price: 100.25 });
+    const after = planOf(build);
+    const priceOf = (id: string): number => partById(starterShelf, id)?.price ?? 0;
+    const less = priceOf('loaf-36-17') + priceOf('otter-r250') - 100.25;
+    expect(before.money.conversion - after.money.conversion).to.be.closeTo(less, 1e-9);
+    expect(after.bill.sums.wanted).to.be.closeTo(after.money.conversion, 1e-9);
+    expect(after.figures.find((f) => f.id === 'price')?.value?.si).to.be.closeTo(after.money.conversion, 1e-9);
+  });
+
+  it('changing the kit after parts have come loses no state, and says what is over', () => {
+    const { build } = world({});
+    build.bill.lines['otter-r250'] = line({ state: 'arrived', arrivedOn: '2026-03-01', name: 'Otter' });
+    build.bill.lines['torque-arm@rear axle'] = line({ state: 'fitted', name: 'Arm' });
+    build.bill.lines['kettle-36-13'] = line({ state: 'ordered' });
+    const first = planOf(build).bill;
+    expect(first.lines.filter((l) => l.why === 'notWanted').map((l) => l.key)).to.deep.equal([]);
+    build.choice.kitId = 'wren-m250';
+    const { bill } = planOf(build);
+    const over = bill.lines.filter((l) => l.why === 'notWanted');
+    expect(over.map((l) => [l.key, l.name, l.state, l.leftOver])).to.deep.equal([
+      ['otter-r250', 'Otter', 'arrived', 'spare'],
+      ['torque-arm@rear axle', 'Arm', 'fitted', 'spare'],
+    ]);
+    expect(bill.lines.find((l) => l.key === 'kettle-36-13')?.state).to.equal('ordered');
+    // What is over is paid for, and is not in what the plan costs.
+    expect(bill.sums.spent).to.be.greaterThan(0);
+    expect(bill.sums.wanted).to.be.closeTo(planOf(build).money.conversion, 1e-9);
+    // Back again, they are as they were.
+    build.choice.kitId = 'otter-r250';
+    expect(planOf(build).bill).to.deep.equal(first);
+  });
+
+  it('every state is counted once: to come, on its way, or here', () => {
+    const { build } = world({});
+    const paid: Record<string, LineState[]> = { toCome: [], committed: [], spent: [], none: [] };
+    for (const state of lineStates) {
+      build.bill.lines['kettle-36-13'] = line({ state, soldFor: 10 });
+      const { sums, lines } = planOf(build).bill;
+      const pack = lines.find((l) => l.key === 'kettle-36-13')?.sum ?? 0;
+      const rest = sums.wanted - pack;
+      const where = sums.spent > 0 ? 'spent' : sums.committed > 0 ? 'committed' : 'toCome';
+      (paid[where] as LineState[]).push(state);
+      expect(sums[where as 'spent'], state).to.be.closeTo(where === 'toCome' ? rest + pack : pack, 1e-9);
+      expect(sums.sold, state).to.equal(state === 'sold' ? 10 : 0);
+    }
+    expect(paid).to.deep.equal({
+      toCome: ['wanted', 'returned'],
+      committed: ['ordered', 'promised'],
+      spent: ['arrived', 'checked', 'fitted', 'faulty', 'spare', 'forSale', 'sold'],
+      none: [],
+    });
+  });
+
+  it('a line is held while what must fit is unmeasured, and only while it is wanted', () => {
+    const { build } = world({ survey: { rearDropoutSpacing: '' } });
+    const held = () => planOf(build).bill.lines.find((l) => l.key === 'otter-r250');
+    expect(held()?.wave).to.equal('held');
+    expect(held()?.held.length).to.be.greaterThan(0);
+    build.bill.lines['otter-r250'] = line({ state: 'ordered', reason: 'The shop measured it' });
+    expect(held()).to.deep.include({ wave: 'past', held: [] });
+  });
+
+  it('small parts and tools to choose from: more than 120, each with a price', () => {
+    const small = [...starterShelf.fitting, ...starterShelf.consumable, ...starterShelf.tool];
+    expect(small.length).to.be.at.least(120);
+    for (const part of small) expect(part.price, part.id).to.be.greaterThan(0);
+  });
+});
+
+describe('a charger', () => {
+  it('is of the pack’s chemistry and cells, by its plug; none where the pack brings one', () => {
+    for (const pack of starterShelf.pack) {
+      const found = chargerFor(pack, starterShelf);
+      if (pack.withCharger) expect(found, pack.id).to.equal(null);
+      else {
+        expect(found, pack.id).to.include({ chemistry: pack.chemistry, series: pack.series });
+        if (pack.charge && found) expect(mates(found.plug, pack.charge.plug), pack.id).to.equal(true);
+      }
+    }
+    expect(starterShelf.pack.some((p) => p.withCharger)).to.equal(true);
+    const [pack] = starterShelf.pack;
+    if (pack) expect(chargerFor({ ...pack, withCharger: false, series: 9 }, starterShelf)).to.equal(null);
+  });
+});
+
+describe('a quotation', () => {
+  it('adds up as printed: parts, hours, tax, deposit', () => {
+    const { bill } = planOf(demoBuild('mixte'));
+    const shop = { name: 'Shop', hour: 45, deposit: 0.3, tax: 0.2 };
+    const sheet = quotationOf(bill, 125, shop);
+    // 125 min are 2.1 h to the tenth: 94.50.
+    expect([sheet.hours, sheet.work]).to.deep.equal([2.1, 94.5]);
+    const goods = sheet.parts.reduce((sum, l) => sum + l.sum, 0);
+    expect(sheet.net).to.be.closeTo(goods + 94.5, 1e-9);
+    expect(sheet.tax).to.be.closeTo(Math.round(sheet.net * 20) / 100, 1e-9);
+    expect(sheet.total).to.be.closeTo(sheet.net + sheet.tax, 1e-9);
+    expect(sheet.deposit).to.be.closeTo(Math.round(sheet.total * 30) / 100, 1e-9);
+  });
+});

@@ -1,0 +1,133 @@
+import type { BillSheet, Point } from '@sprocket/core';
+import { BikeDrawing } from '../../drawing/BikeDrawing.tsx';
+import { usePlan } from '../../sheet/PlanProvider.tsx';
+import { markOf, markWords, type Mark } from './lines.ts';
+
+const order: readonly Mark[] = ['fault', 'held', 'wanted', 'way', 'here', 'fitted'];
+
+/** What each mark looks like besides its colour: told by shape as well. */
+export function MarkSign({ mark, size = 14 }: { mark: Mark; size?: number }) {
+  return (
+    <svg viewBox="-8 -8 16 16" width={size} height={size} className={`mark mark-${mark}`} aria-hidden="true">
+      <MarkShape mark={mark} />
+    </svg>
+  );
+}
+
+function MarkShape({ mark }: { mark: Mark }) {
+  switch (mark) {
+    case 'fitted':
+      return <path d="M-6 0 L-2 5 L6 -5" className="mark-line" />;
+    case 'here':
+      return <rect x={-5.5} y={-5.5} width={11} height={11} className="mark-full" />;
+    case 'way':
+      return <path d="M-6 -4 L0 -4 L0 -7 L7 0 L0 7 L0 4 L-6 4 Z" className="mark-full" />;
+    case 'held':
+      return <path d="M-6 -6 L6 -6 L-6 6 L6 6 Z" className="mark-open" />;
+    case 'fault':
+      return <path d="M-6 -6 L6 6 M6 -6 L-6 6" className="mark-line" />;
+    case 'gone':
+      return <path d="M-6 0 L6 0" className="mark-line" />;
+    case 'wanted':
+      return <circle r={5.5} className="mark-open" />;
+  }
+}
+
+interface Pin {
+  place: string;
+  at: Point;
+  counts: { mark: Mark; count: number }[];
+  total: number;
+  done: number;
+}
+
+/** The drawing with each place's parts: what is missing from the bike at a glance. */
+export function BillBoard({ bill }: { bill: BillSheet }) {
+  const plan = usePlan();
+  const pins = Object.entries(plan.spots).flatMap(([place, at]): Pin[] => {
+    const lines = bill.lines.filter((l) => l.place === place && l.why !== 'notWanted');
+    if (lines.length === 0) return [];
+    const counts = order.flatMap((mark) => {
+      const count = lines.filter((l) => markOf(l) === mark).length;
+      return count > 0 ? [{ mark, count }] : [];
+    });
+    const done = lines.filter((l) => ['fitted', 'here'].includes(markOf(l))).length;
+    return [{ place, at, counts, total: lines.length, done }];
+  });
+  const present = order.filter((mark) => pins.some((p) => p.counts.some((c) => c.mark === mark)));
+  return (
+    <BikeDrawing
+      plan={plan}
+      layers={['parts']}
+      sheet="sheet 7"
+      tall
+      tools={
+        <ul className="mark-key" aria-label="Marks">
+          {present.map((mark) => (
+            <li key={mark}>
+              <MarkSign mark={mark} /> {markWords[mark]}
+            </li>
+          ))}
+          {present.length === 0 ? <li className="quiet">nothing is wanted yet</li> : null}
+        </ul>
+      }
+      overlay={({ px }) => {
+        // Labels that would lie on one another are moved up, the lowest first.
+        const high = 24 * px;
+        const laid: { x: number; y: number; w: number }[] = [];
+        return [...pins]
+          .sort((a, b) => a.at.y - b.at.y || a.at.x - b.at.x)
+          .map((pin) => {
+            const w = (pin.counts.length * 34 + 14 + pin.place.length * 7.2) * px;
+            const spot = { x: pin.at.x - w / 2, y: pin.at.y + 22 * px, w };
+            for (let turn = 0; turn < 30; turn++) {
+              const hit = laid.find(
+                (o) =>
+                  spot.x < o.x + o.w + 4 * px && o.x < spot.x + w + 4 * px && Math.abs(o.y - spot.y) < high + 3 * px,
+              );
+              if (!hit) break;
+              spot.y = hit.y + high + 4 * px;
+            }
+            laid.push(spot);
+            return (
+              <g key={pin.place} role="img" aria-label={`${pin.place}: ${pin.done} of ${pin.total} here or fitted`}>
+                <line
+                  x1={pin.at.x}
+                  y1={-pin.at.y}
+                  x2={spot.x + w / 2}
+                  y2={-spot.y}
+                  className="pin-line"
+                  strokeWidth={1.2 * px}
+                />
+                <circle cx={pin.at.x} cy={-pin.at.y} r={3.2 * px} className="pin-dot" />
+                <rect
+                  x={spot.x}
+                  y={-spot.y - high}
+                  width={w}
+                  height={high}
+                  rx={3 * px}
+                  className="pin-plate"
+                  strokeWidth={1.2 * px}
+                />
+                <text x={spot.x + 7 * px} y={-spot.y - 7.5 * px} fontSize={13 * px} className="pin-text">
+                  {pin.place}
+                </text>
+                {pin.counts.map(({ mark, count }, i) => (
+                  <g
+                    key={mark}
+                    transform={`translate(${spot.x + w - ((pin.counts.length - i) * 34 - 8) * px} ${-spot.y - high / 2}) scale(${0.85 * px})`}
+                    className={`mark mark-${mark}`}
+                  >
+                    <MarkShape mark={mark} />
+                    <text x={10} y={5} fontSize={15} className="pin-text">
+                      {count}
+                    </text>
+                  </g>
+                ))}
+              </g>
+            );
+          });
+      }}
+    />
+  );
+}

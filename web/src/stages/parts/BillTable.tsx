@@ -1,0 +1,263 @@
+import { Button, NativeSelect, TextInput } from '@mantine/core';
+import {
+  lineSourceWords,
+  lineSources,
+  lineStateWords,
+  lineStates,
+  ruleCatalog,
+  type BillLine,
+  type BillSheet,
+  type LineSource,
+  type LineState,
+} from '@sprocket/core';
+import Papa from 'papaparse';
+import { memo, useCallback, useDeferredValue, useMemo, useState } from 'react';
+import { buildActions } from '../../app/buildSlice.ts';
+import { useBuild, useSend } from '../../app/store.ts';
+import { downloadText } from '../../ui/download.ts';
+import { useMoney } from '../../ui/money.ts';
+import { today } from '../../ui/today.ts';
+import { MarkSign } from './BillBoard.tsx';
+import { groupings, groupsOf, markOf, nextState, type Grouping } from './lines.ts';
+
+const ruleWords = new Map(ruleCatalog.map((rule) => [rule.id, rule.words.toLowerCase()]));
+/** Who wants a line, in words. */
+const whoWants = (line: BillLine): string =>
+  line.why === 'notWanted'
+    ? line.leftOver === 'sendBack'
+      ? 'nothing any more: cancel it or send it back'
+      : 'nothing any more: a spare'
+    : line.by.map((by) => ruleWords.get(by) ?? (by === 'choice' ? 'your choice' : by)).join(', ');
+
+/** The change of a line that puts it to a state, with the day it was put there. */
+function putTo(line: BillLine, state: LineState): Partial<BillLine['choice']> {
+  const day = today();
+  return {
+    state,
+    name: line.name,
+    count: line.count,
+    ...(state === 'ordered' && line.choice.orderedOn === null ? { orderedOn: day } : {}),
+    ...(state === 'arrived' && line.choice.arrivedOn === null ? { arrivedOn: day } : {}),
+    ...(state === 'wanted' ? { orderedOn: null, arrivedOn: null, promisedOn: null } : {}),
+  };
+}
+
+/** The bill as a table: grouped, searched, every line's state by keyboard. */
+export function BillTable({ bill }: { bill: BillSheet }) {
+  const build = useBuild();
+  const send = useSend();
+  const money = useMoney();
+  const [by, setBy] = useState<Grouping>('wave');
+  const [search, setSearch] = useState('');
+  const words = useDeferredValue(search.trim().toLowerCase());
+  const { suppliers } = build.bill;
+  const names = useMemo(() => new Map(suppliers.map((s) => [s.id, s.name])), [suppliers]);
+  const groups = useMemo(
+    () =>
+      groupsOf(bill, by, names)
+        .map((g) => ({
+          ...g,
+          lines: g.lines.filter(
+            (l) => words === '' || `${l.name} ${l.place ?? ''} ${whoWants(l)} ${l.state}`.toLowerCase().includes(words),
+          ),
+        }))
+        .filter((g) => g.lines.length > 0),
+    [bill, by, names, words],
+  );
+  const edit = useCallback(
+    (line: BillLine, change: Partial<BillLine['choice']>): void => {
+      send(
+        buildActions.lineEdited({
+          field: `bill.${line.key}.${Object.keys(change).join()}`,
+          value: { key: line.key, change: { name: line.name, ...change } },
+        }),
+      );
+    },
+    [send],
+  );
+  const save = (): void => {
+    const rows = bill.lines.map((l) => ({
+      part: l.part,
+      name: l.name,
+      place: l.place ?? '',
+      count: l.count,
+      price: l.price ?? '',
+      sum: l.sum,
+      currency: build.bill.currency,
+      state: lineStateWords[l.state],
+      from: lineSourceWords[l.from],
+      supplier: names.get(l.choice.supplier ?? '') ?? l.choice.supplier ?? '',
+      'ordered on': l.choice.orderedOn ?? '',
+      'promised on': l.choice.promisedOn ?? '',
+      'wanted by': whoWants(l),
+      held: l.held.map((h) => h.title).join('; '),
+    }));
+    downloadText(
+      `${build.name.replace(/[^\p{L}\p{N}]+/gu, '-').toLowerCase()}-bill.csv`,
+      Papa.unparse(rows),
+      'text/csv',
+    );
+  };
+  return (
+    <section aria-labelledby="bill">
+      <div className="section-head">
+        <h2 id="bill">The bill</h2>
+        <span className="quiet">{bill.lines.length} lines, drawn up from the plan</span>
+      </div>
+      <div className="table-tools">
+        <TextInput
+          size="xs"
+          aria-label="Search the bill"
+          placeholder="a part, a place, who wants it"
+          value={search}
+          onChange={(event) => setSearch(event.currentTarget.value)}
+        />
+        <NativeSelect
+          size="xs"
+          aria-label="Group the bill"
+          value={by}
+          data={Object.entries(groupings).map(([value, label]) => ({ value, label }))}
+          onChange={(event) => setBy(event.currentTarget.value as Grouping)}
+        />
+        <Button size="compact-sm" variant="default" onClick={save}>
+          Save as CSV
+        </Button>
+      </div>
+      {groups.map((group) => (
+        <section key={group.id} className="bill-group" aria-labelledby={`group-${group.id}`}>
+          <div className="section-head">
+            <h3 id={`group-${group.id}`}>{group.title}</h3>
+            <span className="quiet">{group.says}</span>
+            <span className="num bill-sum">{money(group.lines.reduce((sum, l) => sum + l.sum, 0))}</span>
+          </div>
+          <div className="table-scroll" tabIndex={0} role="region" aria-label={`${group.title}, scrolls sideways`}>
+            <table className="bill">
+              <thead className={group === groups[0] ? '' : 'sr'}>
+                <tr>
+                  <th scope="col">Part</th>
+                  <th scope="col">Where</th>
+                  <th scope="col" className="num">
+                    Each
+                  </th>
+                  <th scope="col" className="num">
+                    Comes to
+                  </th>
+                  <th scope="col">From</th>
+                  <th scope="col">State</th>
+                </tr>
+              </thead>
+              <tbody>
+                {group.lines.map((line) => (
+                  <LineRow key={line.key} line={line} supplier={names.get(line.choice.supplier ?? '')} onEdit={edit} />
+                ))}
+              </tbody>
+            </table>
+          </div>
+        </section>
+      ))}
+      {groups.length === 0 ? (
+        <p className="card">
+          {bill.lines.length === 0
+            ? 'Choose a kit and a battery: the bill draws itself up from the plan.'
+            : 'No line has that in it.'}
+        </p>
+      ) : null}
+    </section>
+  );
+}
+
+const LineRow = memo(function LineRow({
+  line,
+  supplier,
+  onEdit,
+}: {
+  line: BillLine;
+  supplier: string | undefined;
+  onEdit: (line: BillLine, change: Partial<BillLine['choice']>) => void;
+}) {
+  const money = useMoney();
+  const [reason, setReason] = useState('');
+  const mark = markOf(line);
+  const next = nextState(line.state);
+  const held = line.held.length > 0;
+  return (
+    <tr id={`line-${line.key}`} className={`bill-line mark-row-${mark}`}>
+      <th scope="row">
+        <div className="bill-name">
+          <MarkSign mark={mark} />
+          <span>
+            {line.count > 1 ? `${line.count} × ` : ''}
+            {line.name}
+            <span className="quiet bill-why">{whoWants(line)}</span>
+            {held ? (
+              <span className="bill-held">
+                <strong>Hold:</strong> {line.held.map((h) => h.title).join('; ')}
+                <span className="order-row">
+                  <TextInput
+                    size="xs"
+                    aria-label={`Reason for ordering ${line.name} all the same`}
+                    placeholder="Ordered all the same, because…"
+                    value={reason}
+                    maxLength={1000}
+                    onChange={(event) => setReason(event.currentTarget.value)}
+                  />
+                  <Button
+                    size="compact-xs"
+                    variant="default"
+                    disabled={reason.trim().length < 8}
+                    onClick={() => onEdit(line, { ...putTo(line, 'ordered'), reason: reason.trim() })}
+                  >
+                    Order with this reason
+                  </Button>
+                </span>
+              </span>
+            ) : null}
+            {line.choice.reason ? (
+              <span className="quiet bill-why">against what was unmeasured: {line.choice.reason}</span>
+            ) : null}
+          </span>
+        </div>
+      </th>
+      <td>{line.place ?? '–'}</td>
+      <td className="num">{line.price === null ? 'ask' : money(line.price)}</td>
+      <td className="num">{line.price === null ? '–' : money(line.sum)}</td>
+      <td>
+        <NativeSelect
+          size="xs"
+          aria-label={`Where ${line.name} comes from`}
+          value={line.from}
+          data={lineSources.map((value) => ({
+            value,
+            label: value === 'order' && supplier ? supplier : lineSourceWords[value],
+          }))}
+          onChange={(event) => onEdit(line, { from: event.currentTarget.value as LineSource })}
+        />
+      </td>
+      <td>
+        <div className="bill-state">
+          <NativeSelect
+            size="xs"
+            aria-label={`State of ${line.name}`}
+            value={line.state}
+            data={lineStates.map((value) => ({
+              value,
+              label: lineStateWords[value],
+              disabled: held && value !== 'wanted',
+            }))}
+            onChange={(event) => onEdit(line, putTo(line, event.currentTarget.value as LineState))}
+          />
+          {next && !held ? (
+            <Button
+              size="compact-xs"
+              variant="default"
+              aria-label={`${line.name}: ${lineStateWords[next]}`}
+              onClick={() => onEdit(line, putTo(line, next))}
+            >
+              {lineStateWords[next]}
+            </Button>
+          ) : null}
+        </div>
+      </td>
+    </tr>
+  );
+});

@@ -1,0 +1,90 @@
+import { useApp, useBuild, useSend } from '../../app/store.ts';
+import { uiActions, type PartsView } from '../../app/uiSlice.ts';
+import { usePlan } from '../../sheet/PlanProvider.tsx';
+import { StageHead } from '../../sheet/StageHead.tsx';
+import { useScrollToHash } from '../../sheet/useScrollToHash.ts';
+import { useMoney } from '../../ui/money.ts';
+import { BillBoard } from './BillBoard.tsx';
+import { BillTable } from './BillTable.tsx';
+import { Buying } from './Buying.tsx';
+import { Counter } from './Counter.tsx';
+import { Quotation } from './Quotation.tsx';
+import { Unpacking } from './Unpacking.tsx';
+import './parts.css';
+
+const viewWords: Record<PartsView, string> = {
+  bill: 'The bill',
+  buying: 'Buying',
+  suppliers: 'Suppliers and prices',
+  unpacking: 'Unpacking',
+  quotation: 'Quotation',
+};
+
+/** What to order, in which order, what it costs and when it comes. */
+export function PartsStage() {
+  const { bill } = usePlan();
+  const build = useBuild();
+  const send = useSend();
+  useScrollToHash(true);
+  const money = useMoney();
+  const view = useApp((state) => state.ui.partsView);
+  const count = (wave: string): number => bill.lines.filter((l) => l.wave === wave && l.from === 'order').length;
+  const [now, held] = [count('now'), count('held')];
+  const { wanted, spent, committed, toCome } = bill.sums;
+  return (
+    <>
+      <StageHead title="Parts">
+        What to order, and what it comes to:{' '}
+        <strong className="marked">
+          {bill.lines.length === 0
+            ? 'nothing chosen yet'
+            : `${now} to order now${held > 0 ? `, ${held} held` : ''}, ${money(wanted, 0)} in all`}
+        </strong>
+      </StageHead>
+      {view === 'bill' ? <BillBoard bill={bill} /> : null}
+      <div className="walk" role="group" aria-label="Parts of the bill">
+        {(Object.keys(viewWords) as PartsView[]).map((v) => (
+          <button
+            key={v}
+            type="button"
+            className="leg"
+            aria-pressed={v === view}
+            onClick={() => send(uiActions.partsViewed(v))}
+          >
+            {viewWords[v]}
+          </button>
+        ))}
+      </div>
+      {view === 'bill' ? (
+        <>
+          <dl className="sums card">
+            {(
+              [
+                ['Still to come', toCome],
+                ['On its way', committed],
+                ['Here and paid', spent],
+                ['In all', wanted],
+              ] as const
+            ).map(([label, sum]) => (
+              <div key={label}>
+                <dt>{label}</dt>
+                <dd className="num">{money(sum)}</dd>
+              </div>
+            ))}
+            {build.brief.budget === null ? null : (
+              <div className={wanted > build.brief.budget ? 'tone-text-rework' : ''}>
+                <dt>{wanted > build.brief.budget ? 'Over the budget by' : 'Left of the budget'}</dt>
+                <dd className="num">{money(Math.abs(build.brief.budget - wanted))}</dd>
+              </div>
+            )}
+          </dl>
+          <BillTable bill={bill} />
+        </>
+      ) : null}
+      {view === 'buying' ? <Buying bill={bill} /> : null}
+      {view === 'suppliers' ? <Counter /> : null}
+      {view === 'unpacking' ? <Unpacking bill={bill} /> : null}
+      {view === 'quotation' ? <Quotation bill={bill} /> : null}
+    </>
+  );
+}

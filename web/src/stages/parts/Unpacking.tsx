@@ -1,0 +1,85 @@
+import { SegmentedControl, TextInput } from '@mantine/core';
+import { daysBetween, type BillLine, type BillSheet, type LineState } from '@sprocket/core';
+import { buildActions } from '../../app/buildSlice.ts';
+import { useSend } from '../../app/store.ts';
+import { today } from '../../ui/today.ts';
+
+const choices: { value: string; label: string }[] = [
+  { value: 'ordered', label: 'not here' },
+  { value: 'arrived', label: 'here' },
+  { value: 'checked', label: 'checked' },
+  { value: 'faulty', label: 'at fault' },
+  { value: 'returned', label: 'sent back' },
+];
+const shown: readonly LineState[] = ['ordered', 'promised', 'arrived', 'checked', 'faulty', 'returned'];
+
+/** What has come, line by line, with the day until which it may go back: for a phone at the bench. */
+export function Unpacking({ bill }: { bill: BillSheet }) {
+  const lines = bill.lines.filter((l) => shown.includes(l.state));
+  return (
+    <section aria-labelledby="unpacking">
+      <div className="section-head">
+        <h2 id="unpacking">Unpacking</h2>
+        <span className="quiet">open each box before its day to send back is over; measure what must fit</span>
+      </div>
+      {lines.length === 0 ? <p className="card">Nothing is ordered yet.</p> : null}
+      <ul className="plain-list unpack">
+        {lines.map((line) => (
+          <UnpackLine key={line.key} line={line} />
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+function UnpackLine({ line }: { line: BillLine }) {
+  const send = useSend();
+  const { choice } = line;
+  const edit = (change: Partial<BillLine['choice']>): void => {
+    send(
+      buildActions.lineEdited({
+        field: `bill.${line.key}.${Object.keys(change).join()}`,
+        value: { key: line.key, change: { name: line.name, ...change } },
+      }),
+    );
+  };
+  const left = choice.returnBy === null ? null : daysBetween(today(), choice.returnBy);
+  const tone = line.state === 'faulty' ? 'stop' : line.state === 'checked' ? 'fits' : 'measure';
+  return (
+    <li className={`card edge-${tone}`}>
+      <h3>
+        {line.count > 1 ? `${line.count} × ` : ''}
+        {line.name}
+      </h3>
+      <SegmentedControl
+        fullWidth
+        aria-label={`${line.name} on unpacking`}
+        value={line.state === 'promised' ? 'ordered' : line.state}
+        data={choices}
+        onChange={(value) =>
+          edit({
+            state: value as LineState,
+            ...(value === 'arrived' && choice.arrivedOn === null ? { arrivedOn: today() } : {}),
+          })
+        }
+      />
+      <div className="fields">
+        <TextInput
+          type="date"
+          label="May go back until"
+          value={choice.returnBy ?? ''}
+          onChange={(event) => edit({ returnBy: event.currentTarget.value || null })}
+          description={
+            left === null ? undefined : left < 0 ? 'over' : left === 0 ? 'today is the last day' : `${left} days left`
+          }
+        />
+        <TextInput
+          label="What is wrong, missing or longer"
+          value={choice.note}
+          maxLength={500}
+          onChange={(event) => edit({ note: event.currentTarget.value })}
+        />
+      </div>
+    </li>
+  );
+}
