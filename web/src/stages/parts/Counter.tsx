@@ -110,7 +110,9 @@ export function Counter() {
             </Button>
           ) : null}
         </div>
-        <p role="status">{said}</p>
+        <p role="status" className="counter-says">
+          {said}
+        </p>
         {faults.length > 0 ? (
           <ul className="plain-list tone-text-rework">
             {faults.slice(0, 12).map((f) => (
