@@ -91,6 +91,15 @@ describe('parts', () => {
     await put(/Torque arm/, 'faulty');
     await waitForText(app.page, '.unpack .edge-stop', /Torque arm/);
     expect(await axeFindings(app.page)).to.deep.equal([]);
+    const calendar = async (): Promise<string> => {
+      await leg(app.page, 'The bill');
+      await press(app.page, 'Days for the calendar');
+      return readFile(await downloaded(app, '.ics'), 'utf8');
+    };
+    const days = await calendar();
+    expect(days).to.match(/^BEGIN:VCALENDAR/);
+    expect(days).to.match(/SUMMARY:.* should come/);
+    await leg(app.page, 'Unpacking');
     await put(/Torque arm/, 'returned');
     await leg(app.page, 'The bill');
     // Sent back, it is still wanted: it counts among what is to come.

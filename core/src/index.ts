@@ -208,6 +208,7 @@ export { readBuyCase } from './work/buyCase.ts';
 export { daysBetween, isDate } from './quantity/dates.ts';
 export { placesOf, readScheduleCase, runScheduleCase } from './work/scheduleCase.ts';
 export { type BuyingSheet, buyingSheet } from './work/buying.ts';
+export { orderFrom, purchaseOrders, putLine, remindersOf } from './work/lineMoves.ts';
 export { quotationOf } from './work/quotation.ts';
 export { integerSolver } from './work/highs.ts';
 export { type RemedyFacts, remedyFacts } from './work/wanted.ts';

@@ -20,7 +20,8 @@ export function billSheet(context: PlanContext, money: Money, findings: readonly
     shelf,
     (part) => holdsBack(findings.filter((f) => f.subject === part)).map(({ rule, title }) => ({ rule, title })),
     (by, place) =>
-      stages.get(by) ?? (by === 'choice' ? (ofPlace[place] ?? 'drive') : by === 'wiring' ? 'wiring' : undefined),
+      stages.get(by) ??
+      (by === 'choice' || by === 'charger' ? (ofPlace[place] ?? 'drive') : by === 'wiring' ? 'wiring' : undefined),
   );
 }
 

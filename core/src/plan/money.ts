@@ -31,12 +31,12 @@ function chosenWants({ build, chosen, kit, pack, shelf }: PlanContext): Want[] {
   const { packAlone } = chosen;
   const count = packAlone && pack === chosen.pack ? packsJoined(packAlone, build.wiring.packs) : 1;
   const place = kit?.hub ? (`${kit.hub.place} wheel` as const) : 'bracket';
-  const want = (part: { id: string; price: number } | null, at: Taking['place'], count = 1): Want[] =>
-    part ? [{ taking: { part: part.id, count, place: at, price: part.price }, kind: 'chosen', by: 'choice' }] : [];
+  const want = (part: { id: string; price: number } | null, at: Taking['place'], count = 1, by = 'choice'): Want[] =>
+    part ? [{ taking: { part: part.id, count, place: at, price: part.price }, kind: 'chosen', by }] : [];
   return [
     ...want(kit, place),
     ...want(pack, 'pack', count),
-    ...want(pack ? chargerFor(pack, shelf) : null, 'pack'),
+    ...want(pack ? chargerFor(pack, shelf) : null, 'pack', 1, 'charger'),
     ...want(ring, 'bracket'),
     ...want(cluster, 'rear wheel'),
     ...want(hubGear, 'rear wheel'),

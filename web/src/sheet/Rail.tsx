@@ -64,7 +64,7 @@ function BillState({ plan }: { plan: BuildPlan }) {
   const now = of('now');
   const words =
     lines.length === 0 ? 'nothing' : now > 0 ? `order ${now}` : of('held') > 0 ? `${of('held')} held` : 'ordered';
-  return <span className="link-state num">{words}</span>;
+  return <span className="link-state link-later num">{words}</span>;
 }
 
 function StageState({ stage, plan }: { stage: Stage; plan: BuildPlan }) {

@@ -4,6 +4,8 @@ import {
   lineSources,
   lineStateWords,
   lineStates,
+  putLine,
+  remindersOf,
   ruleCatalog,
   type BillLine,
   type BillSheet,
@@ -17,6 +19,7 @@ import { useBuild, useSend } from '../../app/store.ts';
 import { downloadText } from '../../ui/download.ts';
 import { useMoney } from '../../ui/money.ts';
 import { today } from '../../ui/today.ts';
+import { calendarOf } from './calendar.ts';
 import { MarkSign } from './BillBoard.tsx';
 import { groupings, groupsOf, markOf, nextState, type Grouping } from './lines.ts';
 
@@ -27,20 +30,13 @@ const whoWants = (line: BillLine): string =>
     ? line.leftOver === 'sendBack'
       ? 'nothing any more: cancel it or send it back'
       : 'nothing any more: a spare'
-    : line.by.map((by) => ruleWords.get(by) ?? (by === 'choice' ? 'your choice' : by)).join(', ');
-
-/** The change of a line that puts it to a state, with the day it was put there. */
-function putTo(line: BillLine, state: LineState): Partial<BillLine['choice']> {
-  const day = today();
-  return {
-    state,
-    name: line.name,
-    count: line.count,
-    ...(state === 'ordered' && line.choice.orderedOn === null ? { orderedOn: day } : {}),
-    ...(state === 'arrived' && line.choice.arrivedOn === null ? { arrivedOn: day } : {}),
-    ...(state === 'wanted' ? { orderedOn: null, arrivedOn: null, promisedOn: null } : {}),
-  };
-}
+    : line.by
+        .map(
+          (by) =>
+            ruleWords.get(by) ??
+            (by === 'choice' ? 'your choice' : by === 'charger' ? 'the battery comes without one' : by),
+        )
+        .join(', ');
 
 /** The bill as a table: grouped, searched, every line's state by keyboard. */
 export function BillTable({ bill }: { bill: BillSheet }) {
@@ -75,6 +71,7 @@ export function BillTable({ bill }: { bill: BillSheet }) {
     },
     [send],
   );
+  const reminders = remindersOf(bill.lines);
   const save = (): void => {
     const rows = bill.lines.map((l) => ({
       part: l.part,
@@ -122,6 +119,17 @@ export function BillTable({ bill }: { bill: BillSheet }) {
         <Button size="compact-sm" variant="default" onClick={save}>
           Save as CSV
         </Button>
+        {reminders.length > 0 ? (
+          <Button
+            size="compact-sm"
+            variant="default"
+            onClick={() =>
+              void calendarOf(build.name, reminders).then((text) => downloadText('parts.ics', text, 'text/calendar'))
+            }
+          >
+            Days for the calendar
+          </Button>
+        ) : null}
       </div>
       {groups.map((group) => (
         <section key={group.id} className="bill-group" aria-labelledby={`group-${group.id}`}>
@@ -176,6 +184,7 @@ const LineRow = memo(function LineRow({
   onEdit: (line: BillLine, change: Partial<BillLine['choice']>) => void;
 }) {
   const money = useMoney();
+  const { bill } = useBuild();
   const [reason, setReason] = useState('');
   const mark = markOf(line);
   const next = nextState(line.state);
@@ -205,7 +214,7 @@ const LineRow = memo(function LineRow({
                     size="compact-xs"
                     variant="default"
                     disabled={reason.trim().length < 8}
-                    onClick={() => onEdit(line, { ...putTo(line, 'ordered'), reason: reason.trim() })}
+                    onClick={() => onEdit(line, { ...putLine(line, bill, 'ordered', today()), reason: reason.trim() })}
                   >
                     Order with this reason
                   </Button>
@@ -244,14 +253,14 @@ const LineRow = memo(function LineRow({
               label: lineStateWords[value],
               disabled: held && value !== 'wanted',
             }))}
-            onChange={(event) => onEdit(line, putTo(line, event.currentTarget.value as LineState))}
+            onChange={(event) => onEdit(line, putLine(line, bill, event.currentTarget.value as LineState, today()))}
           />
           {next && !held ? (
             <Button
               size="compact-xs"
               variant="default"
               aria-label={`${line.name}: ${lineStateWords[next]}`}
-              onClick={() => onEdit(line, putTo(line, next))}
+              onClick={() => onEdit(line, putLine(line, bill, next, today()))}
             >
               {lineStateWords[next]}
             </Button>

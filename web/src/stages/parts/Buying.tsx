@@ -1,5 +1,5 @@
 import { Button, Checkbox, TextInput } from '@mantine/core';
-import type { BillSheet, BuyingSheet, Purchase } from '@sprocket/core';
+import { orderFrom, type BillSheet, type BuyingSheet, type Purchase } from '@sprocket/core';
 import { buildActions } from '../../app/buildSlice.ts';
 import { useBuild, useSend } from '../../app/store.ts';
 import { useMoney } from '../../ui/money.ts';
@@ -22,22 +22,13 @@ export function Buying({ bill }: { bill: BillSheet }) {
   const nameOf = (id: string): string => names.get(id) ?? id;
   const lines = new Map(bill.lines.map((l) => [l.key, l]));
   const order = (way: Purchase): void => {
-    const offer = (key: string, supplier: string) =>
-      choice.offers.find((o) => o.part === lines.get(key)?.part && o.supplier === supplier);
     send(
       buildActions.linesEdited({
         field: 'bill.ordered',
-        value: Object.entries(way.choice).map(([key, supplier]) => ({
-          key,
-          change: {
-            state: 'ordered' as const,
-            supplier,
-            name: lines.get(key)?.name ?? key,
-            count: lines.get(key)?.count ?? null,
-            price: offer(key, supplier)?.price ?? null,
-            orderedOn: day,
-          },
-        })),
+        value: Object.entries(way.choice).flatMap(([key, supplier]) => {
+          const line = lines.get(key);
+          return line ? [{ key, change: orderFrom(line, choice, supplier, day) }] : [];
+        }),
       }),
     );
   };

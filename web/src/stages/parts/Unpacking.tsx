@@ -1,15 +1,15 @@
 import { SegmentedControl, TextInput } from '@mantine/core';
-import { daysBetween, type BillLine, type BillSheet, type LineState } from '@sprocket/core';
+import { daysBetween, putLine, type BillLine, type BillSheet, type LineState } from '@sprocket/core';
 import { buildActions } from '../../app/buildSlice.ts';
-import { useSend } from '../../app/store.ts';
+import { useBuild, useSend } from '../../app/store.ts';
 import { today } from '../../ui/today.ts';
 
 const choices: { value: string; label: string }[] = [
   { value: 'ordered', label: 'not here' },
   { value: 'arrived', label: 'here' },
   { value: 'checked', label: 'checked' },
-  { value: 'faulty', label: 'at fault' },
-  { value: 'returned', label: 'sent back' },
+  { value: 'faulty', label: 'fault' },
+  { value: 'returned', label: 'back' },
 ];
 const shown: readonly LineState[] = ['ordered', 'promised', 'arrived', 'checked', 'faulty', 'returned'];
 
@@ -34,6 +34,7 @@ export function Unpacking({ bill }: { bill: BillSheet }) {
 
 function UnpackLine({ line }: { line: BillLine }) {
   const send = useSend();
+  const { bill } = useBuild();
   const { choice } = line;
   const edit = (change: Partial<BillLine['choice']>): void => {
     send(
@@ -53,15 +54,11 @@ function UnpackLine({ line }: { line: BillLine }) {
       </h3>
       <SegmentedControl
         fullWidth
+        size="xs"
         aria-label={`${line.name} on unpacking`}
         value={line.state === 'promised' ? 'ordered' : line.state}
         data={choices}
-        onChange={(value) =>
-          edit({
-            state: value as LineState,
-            ...(value === 'arrived' && choice.arrivedOn === null ? { arrivedOn: today() } : {}),
-          })
-        }
+        onChange={(value) => edit(putLine(line, bill, value as LineState, today()))}
       />
       <div className="fields">
         <TextInput
