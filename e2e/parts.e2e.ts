@@ -73,6 +73,14 @@ describe('parts', () => {
     const senders = await app.page.$$eval('.way:first-of-type li strong', (list) => list.map((s) => s.textContent));
     expect(senders.length).to.be.greaterThan(1);
     await press(app.page, 'Mark as ordered like this');
+    // An order for each supplier, a page each.
+    await app.page.waitForFunction(
+      (count) => document.querySelectorAll('.order-page').length === count,
+      {},
+      senders.length,
+    );
+    const pdf = Buffer.from(await app.page.pdf({ format: 'A4' })).toString('latin1');
+    expect((pdf.match(/\/Type\s*\/Page[^s]/g) ?? []).length).to.equal(senders.length);
     await leg(app.page, 'The bill');
     await waitForText(app.page, '#group-way', /On its way/);
     await leg(app.page, 'Unpacking');

@@ -8,6 +8,7 @@ import { BillBoard } from './BillBoard.tsx';
 import { BillTable } from './BillTable.tsx';
 import { Buying } from './Buying.tsx';
 import { Counter } from './Counter.tsx';
+import { Orders } from './Orders.tsx';
 import { Quotation } from './Quotation.tsx';
 import { Unpacking } from './Unpacking.tsx';
 import './parts.css';
@@ -81,7 +82,14 @@ export function PartsStage() {
           <BillTable bill={bill} />
         </>
       ) : null}
-      {view === 'buying' ? <Buying bill={bill} /> : null}
+      {view === 'buying' ? (
+        <>
+          <div className="no-print">
+            <Buying bill={bill} />
+          </div>
+          <Orders bill={bill} />
+        </>
+      ) : null}
       {view === 'suppliers' ? <Counter /> : null}
       {view === 'unpacking' ? <Unpacking bill={bill} /> : null}
       {view === 'quotation' ? <Quotation bill={bill} /> : null}
