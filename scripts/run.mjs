@@ -140,6 +140,8 @@ switch (task) {
     run(bin('stryker'), ['run', join('mutate', 'stryker.config.json'), ...rest]);
     break;
   default:
-    process.stderr.write('usage: npm run demo | start | verify | verify:long | mutate | plan | ride | buy | schedule | bench | shots\n');
+    process.stderr.write(
+      'usage: npm run demo | start | verify | verify:long | mutate | plan | ride | buy | schedule | bench | shots\n',
+    );
     process.exit(2);
 }

@@ -4,6 +4,7 @@ import { starterShelf } from '../parts/shelf/starterShelf.ts';
 import { planContext } from '../plan/context.ts';
 import { planChosen } from '../plan/planBuild.ts';
 import { world } from '../../test/world.ts';
+import type { BillLine } from './bill.ts';
 import type { IntegerSolver } from './buy.ts';
 import { buyingCase, buyingSheet } from './buying.ts';
 import { integerSolver } from './highs.ts';
@@ -63,6 +64,11 @@ describe('what a bill is bought by', () => {
       ['no-batteries', 15],
     ]);
     expect(island.offers.some((o) => o.supplier === 'mainland')).to.equal(false);
+  });
+
+  it('does not ask for work that others do', () => {
+    const lacing = { ...(now[0] as BillLine), key: 'lacing', part: 'lacing', kind: 'service' as const };
+    expect(buyingCase([lacing], usualBill(), '2026-03-01')).to.deep.include({ nobody: [] });
   });
 
   it('one too few in stock is none at all', () => {

@@ -43,7 +43,8 @@ export function buyingCase(
   orderedOn: string,
 ): { given: BuyCase; nobody: string[] } {
   const neededBy = bill.neededBy ?? dateAfter(orderedOn, USUAL_DAYS);
-  const wanted = lines.filter((l) => l.wave === 'now' && l.from === 'order');
+  // Work by others is paid where it is done: nobody sends it.
+  const wanted = lines.filter((l) => l.wave === 'now' && l.from === 'order' && l.kind !== 'service');
   const suppliers = bill.suppliers.filter((s) => !bill.island || s.islands !== null);
   const byId = new Map(suppliers.map((s) => [s.id, s]));
   const offers = wanted.flatMap((line) =>

@@ -3,7 +3,8 @@ import fc from 'fast-check';
 import type { Taking } from '../build/remedy.ts';
 import { starterShelf } from '../parts/shelf/starterShelf.ts';
 import { fittings } from '../parts/shelf/fittings.ts';
-import { priceOf, remedyFacts, wantedParts, type Want } from './wanted.ts';
+import { priceOf, remedyFacts, wantedParts, type Want, priceAsPaid } from './wanted.ts';
+import { usualLine } from '../build/bill.ts';
 
 const want = (taking: Taking, kind: Want['kind'] = 'usual', by = 'rule'): Want => ({ taking, kind, by });
 const arm = (count: number, place: Taking['place'] = 'rear axle'): Taking => ({ part: 'torque-arm', count, place });
@@ -37,6 +38,15 @@ describe('parts wanted', () => {
       ['no-such-part', null],
     ]);
     expect(priceOf(lines)).to.equal(44);
+  });
+
+  it('hired, a tool costs its day; what has no hire costs itself; a price of one’s own wins', () => {
+    const hired = { ...usualLine, from: 'hire' as const };
+    expect(priceAsPaid(hired, 45, 6)).to.equal(6);
+    expect(priceAsPaid(hired, 45)).to.equal(45);
+    expect(priceAsPaid({ ...hired, price: 4 }, 45, 6)).to.equal(4);
+    expect(priceAsPaid({ ...usualLine, from: 'borrow' }, 45, 6)).to.equal(0);
+    expect(priceAsPaid(undefined, 45, 6)).to.equal(45);
   });
 
   it('prices by kind add up to the whole', () => {

@@ -54,7 +54,7 @@ export function wantedParts(shelf: Shelf, wants: readonly Want[], bill?: Bill): 
       maker: part?.maker ?? '',
       place: taking.place,
       count: taking.count,
-      price: priceAsPaid(decided, taking.price ?? part?.price ?? null),
+      price: priceAsPaid(decided, taking.price ?? part?.price ?? null, part?.kind === 'tool' ? part.hire : undefined),
       massKg: part?.massKg ?? 0,
       kind,
       by: [by],
@@ -63,11 +63,11 @@ export function wantedParts(shelf: Shelf, wants: readonly Want[], bill?: Bill): 
   return [...lines.values()];
 }
 
-/** What a line is paid each: nothing for what is had, kept or borrowed; its own price, else the shelf's. */
-export function priceAsPaid(decided: LineChoice | undefined, shelf: number | null): number | null {
+/** What a line is paid each: nothing for what is had, kept or borrowed; its own price, else the day's hire, else the shelf's. */
+export function priceAsPaid(decided: LineChoice | undefined, shelf: number | null, hire?: number): number | null {
   if (!decided) return shelf;
   if (decided.from === 'have' || decided.from === 'donor' || decided.from === 'borrow') return 0;
-  return decided.price ?? shelf;
+  return decided.price ?? (decided.from === 'hire' ? (hire ?? shelf) : shelf);
 }
 
 /** What lines of some kinds cost together. */
