@@ -22,11 +22,13 @@ describe('what is chosen is what is judged', () => {
   after(() => app.close());
 
   const figure = async (id: string): Promise<number> =>
-    parseFloat((await textOf(app.page, `[data-figure="${id}"] .big`)).replace(',', '.'));
+    parseFloat((await textOf(app.page, `[data-figure="${id}"] .big`)).replace(/[^\d.–]/g, ''));
   const changed = (id: string, from: number): Promise<unknown> =>
     app.page.waitForFunction(
       (f, before) =>
-        parseFloat(document.querySelector<HTMLElement>(`[data-figure="${f}"] .big`)?.innerText ?? '') !== before,
+        parseFloat(
+          (document.querySelector<HTMLElement>(`[data-figure="${f}"] .big`)?.innerText ?? '').replace(/[^\d.–]/g, ''),
+        ) !== before,
       {},
       id,
       from,

@@ -85,6 +85,11 @@ describe('parts', () => {
     await waitForText(app.page, '#group-way', /On its way/);
     await leg(app.page, 'Unpacking');
     await waitForText(app.page, '.unpack', /Kettle 36/);
+    // The kit’s box is ticked off thing by thing.
+    await app.page.$eval('.box-list', (box) => box.setAttribute('open', ''));
+    await pick(app.page, 'Axle nuts in the box', 'present');
+    await pick(app.page, 'Display in the box', 'missing');
+    await waitForText(app.page, '.box-list summary', /2 of \d+ looked for, 1 missing/);
     const put = (what: RegExp, to: string): Promise<void> =>
       app.page.$$eval(
         '.unpack > li',

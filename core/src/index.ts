@@ -17,7 +17,7 @@ export { type ReadProblem, type ReadResult, parseJson, problemsOf } from './read
 
 // Parts and the shelf
 export { cutoffActsWords } from './parts/controls.ts';
-export { type DriveFamily, type Kit, driveFamilyWords } from './parts/kit.ts';
+export { type DriveFamily, type Kit, type KitContent, driveFamilyWords } from './parts/kit.ts';
 export { type BoxId, type PlugEnd, boxWords } from './parts/leads.ts';
 export { type LegalClass, legalClass, legalClassSchema, legalClasses, withLaws } from './parts/law.ts';
 export { fitDischarge, readDischarge } from './pack/fitDischarge.ts';

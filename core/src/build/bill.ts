@@ -65,6 +65,8 @@ export const lineChoiceSchema = z.object({
   /** Why it was ordered against a finding that says measure. */
   reason: z.string().trim().max(1000).nullable().default(null),
   note: z.string().max(500).default(''),
+  /** What of a kit's box was found on unpacking, by thing; what is not here was not looked for yet. */
+  unboxed: z.record(z.string().max(40), z.enum(['present', 'missing', 'faulty'])).default({}),
   /** What it was sold for. */
   soldFor: money.nullable().default(null),
 });

@@ -14,6 +14,14 @@ export const driveFamilyWords: Record<DriveFamily, string> = {
   sideChain: 'side-mounted chain kit',
 };
 
+/** One thing in a kit's box, and how many of it. */
+const kitContent = z.object({
+  id: z.string().min(1).max(40),
+  what: z.string().trim().min(1).max(80),
+  count: z.int().min(1).max(200),
+});
+export type KitContent = z.infer<typeof kitContent>;
+
 const kitMotor = z.object({
   ktNmPerA: positive.max(20),
   resistanceOhm: positive.max(5),
@@ -176,6 +184,8 @@ const kitBase = {
   systemLimitKg: positive.max(600).optional(),
   controls: kitControls.optional(),
   wiring: kitWiring.optional(),
+  /** What lies in its box; absent where nobody says. */
+  contents: z.array(kitContent).max(60).optional(),
 };
 
 export const kitSchema = z

@@ -58,3 +58,24 @@ describe('the shelf of everything', () => {
     expect(legalClass('nowhere', laws)).to.equal(undefined);
   });
 });
+
+describe('what lies in a kit’s box', () => {
+  it('is said of every kit, each thing once, by its own data', () => {
+    for (const kit of starterShelf.kit) {
+      const contents = kit.contents ?? [];
+      const ids = contents.map((c) => c.id);
+      expect(ids[0], kit.id).to.equal('motor');
+      expect(new Set(ids).size, kit.id).to.equal(ids.length);
+      expect(ids.includes('throttle'), kit.id).to.equal(
+        kit.controls !== undefined && kit.controls.throttleKind !== 'none',
+      );
+      expect(ids.includes('levers'), kit.id).to.equal(kit.controls !== undefined && kit.controls.cutoffs !== 'none');
+      expect(ids.includes('controller'), kit.id).to.equal(kit.controller.place === 'its own box');
+      expect(ids.includes('nuts'), kit.id).to.equal(kit.hub !== undefined);
+      expect(ids, kit.id).to.include('lead-battery');
+    }
+    expect(new Set(starterShelf.kit.map((k) => JSON.stringify(k.contents?.map((c) => c.id)))).size).to.be.greaterThan(
+      8,
+    );
+  });
+});

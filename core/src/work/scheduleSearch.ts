@@ -9,8 +9,9 @@ export interface Found {
   finish: number;
 }
 
-/** Orders tried at most, for few tasks and for many. */
-const TRIES = { few: 3000, many: 8000 } as const;
+/** Orders tried at most: as many for few tasks as are worth it before a proof is tried, else fewer the more tasks there are. */
+const TRIES_OF_FEW = 3000;
+const TRIES_TIMES_TASKS = 300_000;
 const MANY = 30;
 
 /**
@@ -124,7 +125,7 @@ export function improve(plan: Plan, bound: number): Found | null {
   let now = best ?? { keys: rules[0] as number[], finish: Infinity, starts: [] as number[] };
   // Keys as places in an order, so that a change means the same everywhere.
   let keys = placesOf(now.keys);
-  const tries = tasks.length <= MANY ? TRIES.few : TRIES.many;
+  const tries = tasks.length <= MANY ? TRIES_OF_FEW : Math.round(TRIES_TIMES_TASKS / tasks.length);
   const span = Math.max(1, (best?.finish ?? bound) - (plan.calendar.windows[0]?.from ?? 0));
   for (let k = 0; k < tries; k++) {
     const heat = span * 0.02 * (1 - k / tries);

@@ -22,6 +22,7 @@ const lineThen = {
   arrivedOn: null,
   returnBy: null,
   note: '',
+  unboxed: {},
   soldFor: null,
 };
 

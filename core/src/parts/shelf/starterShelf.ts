@@ -9,6 +9,7 @@ import { adapters, cables, extensions, fuses, plugs, precharges } from './electr
 import { fittings } from './fittings.ts';
 import { frontHubs } from './frontHubs.ts';
 import { gearedRearHubs } from './gearedRearHubs.ts';
+import { contentsOf } from './kitContents.ts';
 import { withLeads, withPlugs } from './kitLeads.ts';
 import { midDrives } from './midDrives.ts';
 import { packs } from './packs.ts';
@@ -20,7 +21,10 @@ import { hubGears, rims } from './wheels.ts';
 
 /** The starter shelf: invented makers and parts, with plausible and varied figures. */
 export const starterShelf: Shelf = {
-  kit: [...frontHubs, ...gearedRearHubs, ...directRearHubs, ...midDrives, ...sideKits].map(withLeads),
+  kit: [...frontHubs, ...gearedRearHubs, ...directRearHubs, ...midDrives, ...sideKits].map((kit) => {
+    const wired = withLeads(kit);
+    return { ...wired, contents: contentsOf(wired) };
+  }),
   pack: packs.map(withPlugs),
   ring: rings,
   cluster: clusters,

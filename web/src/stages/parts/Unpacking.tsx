@@ -1,7 +1,8 @@
-import { SegmentedControl, TextInput } from '@mantine/core';
-import { daysBetween, putLine, type BillLine, type BillSheet, type LineState } from '@sprocket/core';
+import { NativeSelect, SegmentedControl, TextInput } from '@mantine/core';
+import { daysBetween, putLine, type BillLine, type BillSheet, type KitContent, type LineState } from '@sprocket/core';
 import { buildActions } from '../../app/buildSlice.ts';
 import { useBuild, useSend } from '../../app/store.ts';
+import { usePlanContext } from '../../sheet/PlanProvider.tsx';
 import { today } from '../../ui/today.ts';
 
 const choices: { value: string; label: string }[] = [
@@ -35,7 +36,9 @@ export function Unpacking({ bill }: { bill: BillSheet }) {
 function UnpackLine({ line }: { line: BillLine }) {
   const send = useSend();
   const { bill } = useBuild();
+  const { shelf } = usePlanContext();
   const { choice } = line;
+  const contents = shelf.kit.find((k) => k.id === line.part)?.contents ?? [];
   const edit = (change: Partial<BillLine['choice']>): void => {
     send(
       buildActions.lineEdited({
@@ -60,6 +63,9 @@ function UnpackLine({ line }: { line: BillLine }) {
         data={choices}
         onChange={(value) => edit(putLine(line, bill, value as LineState, today()))}
       />
+      {contents.length > 0 ? (
+        <BoxList contents={contents} found={choice.unboxed} onFound={(unboxed) => edit({ unboxed })} />
+      ) : null}
       <div className="fields">
         <TextInput
           type="date"
@@ -78,5 +84,57 @@ function UnpackLine({ line }: { line: BillLine }) {
         />
       </div>
     </li>
+  );
+}
+
+const foundWords: Record<string, string> = {
+  '': 'not looked for',
+  present: 'there',
+  missing: 'missing',
+  faulty: 'at fault',
+};
+
+/** What lies in a kit's box, ticked off thing by thing. */
+function BoxList({
+  contents,
+  found,
+  onFound,
+}: {
+  contents: readonly KitContent[];
+  found: BillLine['choice']['unboxed'];
+  onFound: (found: BillLine['choice']['unboxed']) => void;
+}) {
+  const wrong = contents.filter((c) => found[c.id] === 'missing' || found[c.id] === 'faulty');
+  const looked = contents.filter((c) => found[c.id] !== undefined).length;
+  return (
+    <details className="box-list" open={looked > 0}>
+      <summary>
+        In its box: {looked} of {contents.length} looked for
+        {wrong.length > 0 ? (
+          <strong className="tone-text-rework">, {wrong.length} missing or at fault: write to the seller today</strong>
+        ) : null}
+      </summary>
+      <ul className="plain-list">
+        {contents.map((c) => (
+          <li key={c.id}>
+            <span>
+              {c.count > 1 ? `${c.count} × ` : ''}
+              {c.what}
+            </span>
+            <NativeSelect
+              size="xs"
+              aria-label={`${c.what} in the box`}
+              value={found[c.id] ?? ''}
+              data={Object.entries(foundWords).map(([value, label]) => ({ value, label }))}
+              onChange={(event) => {
+                const { value } = event.currentTarget;
+                const rest = Object.fromEntries(Object.entries(found).filter(([id]) => id !== c.id));
+                onFound(value === '' ? rest : { ...rest, [c.id]: value as 'present' });
+              }}
+            />
+          </li>
+        ))}
+      </ul>
+    </details>
   );
 }
