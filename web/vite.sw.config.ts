@@ -13,9 +13,12 @@ function filesOf(folder: string): string[] {
     .map((entry) => join(entry.parentPath, entry.name));
 }
 
-/** What the service worker keeps: the page, and every file but those that no browser of today asks for. */
+/**
+ * What the service worker keeps: the page, and every file but those that no browser of today asks for, and the solver's
+ * module: megabytes that would hold up the first writes to the disk, for one sheet. The browser keeps it once it was used.
+ */
 function precache(): { url: string; revision: string | null }[] {
-  const kept = filesOf(dist).filter((file) => !/sw\.js$|\.woff$|\.map$/.test(file));
+  const kept = filesOf(dist).filter((file) => !/sw\.js$|\.woff$|\.map$|\.wasm$/.test(file));
   return kept
     .map((file) => {
       const path = `/${relative(dist, file).split(sep).join('/')}`;

@@ -72,7 +72,7 @@ export function Buying({ bill }: { bill: BillSheet }) {
       </div>
       {sheet === null ? (
         <p className="quiet" role="status">
-          Working it out…
+          Working it out… The solver is fetched the first time; without a network it must have been used before.
         </p>
       ) : Object.keys(sheet.best.choice).length === 0 ? (
         <p className="card">
