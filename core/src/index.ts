@@ -203,7 +203,7 @@ export { type SettingEffect, settingEffects } from './plan/settingEffects.ts';
 
 // Parts, money and time
 export { type IntegerSolver, type Purchase, buy } from './work/buy.ts';
-export { type BillLine, type BillSheet } from './work/bill.ts';
+export { type BillLine, type BillSheet, leftOverOf } from './work/bill.ts';
 export { readBuyCase } from './work/buyCase.ts';
 export { daysBetween, isDate } from './quantity/dates.ts';
 export { placesOf, readScheduleCase, runScheduleCase } from './work/scheduleCase.ts';

@@ -9,6 +9,7 @@ import { planContext } from '../plan/context.ts';
 import { planChosen } from '../plan/planBuild.ts';
 import { demoBuild } from '../../test/demoBuild.ts';
 import { world } from '../../test/world.ts';
+import { leftOverOf } from './bill.ts';
 import { chargerFor } from './charger.ts';
 import { quotationOf } from './quotation.ts';
 
@@ -91,6 +92,17 @@ describe('the bill', () => {
       spent: ['arrived', 'checked', 'fitted', 'faulty', 'spare', 'forSale', 'sold'],
       none: [],
     });
+  });
+
+  it('sent back and still wanted it may be ordered again; left over it goes back until its day', () => {
+    const { build } = world({});
+    build.bill.lines['kettle-36-13'] = line({ state: 'returned' });
+    expect(planOf(build).bill.lines.find((l) => l.key === 'kettle-36-13')?.wave).to.equal('now');
+    const come = line({ state: 'arrived', arrivedOn: '2026-03-01', returnBy: '2026-03-15' });
+    expect(leftOverOf(come, '2026-03-15')).to.equal('sendBack');
+    expect(leftOverOf(come, '2026-03-16')).to.equal('spare');
+    expect(leftOverOf(come, null)).to.equal('spare');
+    expect(leftOverOf(line({ state: 'sold' }), '2026-03-01')).to.equal(null);
   });
 
   it('a line is held while what must fit is unmeasured, and only while it is wanted', () => {

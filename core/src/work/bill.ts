@@ -70,7 +70,7 @@ const onTheWay: readonly LineState[] = ['ordered', 'promised'];
 const here: readonly LineState[] = ['arrived', 'checked', 'fitted', 'faulty', 'spare', 'forSale'];
 
 /** A line no longer wanted goes back while that may be, else it is spare. */
-function leftOverOf({ state, returnBy, arrivedOn }: LineChoice, today: string | null): BillLine['leftOver'] {
+export function leftOverOf({ state, returnBy, arrivedOn }: LineChoice, today: string | null): BillLine['leftOver'] {
   if (state === 'returned' || state === 'sold' || state === 'forSale') return null;
   if (onTheWay.includes(state)) return 'sendBack';
   if (state === 'fitted' || arrivedOn === null) return 'spare';
@@ -99,7 +99,9 @@ export function billOf(
     used.add(key);
     const choice = found?.choice ?? usualLine;
     const { count } = line;
-    const held = choice.state === 'wanted' && choice.from === 'order' ? [...holding(line.part)] : [];
+    // Sent back and still wanted, it has to be ordered again.
+    const open = choice.state === 'wanted' || choice.state === 'returned';
+    const held = open && choice.from === 'order' ? [...holding(line.part)] : [];
     return {
       key,
       part: line.part,
@@ -116,7 +118,7 @@ export function billOf(
       stage: earliestStage(line, stageOf),
       state: choice.state,
       from: choice.from,
-      wave: choice.state !== 'wanted' ? 'past' : held.length > 0 ? 'held' : line.kind === 'usual' ? 'open' : 'now',
+      wave: !open ? 'past' : held.length > 0 ? 'held' : line.kind === 'usual' ? 'open' : 'now',
       held,
       leftOver: null,
       choice,

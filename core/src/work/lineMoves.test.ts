@@ -54,6 +54,14 @@ describe('a line on its way through the states', () => {
       arrivedOn: null,
       returnBy: null,
     });
+    // Sent back and ordered again, it begins its days anew.
+    const back = at(at(ordered, come), { state: 'returned' });
+    expect(putLine(back, bill, 'ordered', '2026-03-10')).to.deep.include({
+      orderedOn: '2026-03-10',
+      promisedOn: '2026-03-13',
+      arrivedOn: null,
+      returnBy: null,
+    });
     // Where nobody takes anything back there is no such day.
     const none = { ...bill, offers: bill.offers.map((o) => ({ ...o, returnDays: 0 })) };
     expect(putLine(ordered, none, 'arrived', '2026-03-05').returnBy).to.equal(null);

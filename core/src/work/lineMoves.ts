@@ -13,6 +13,7 @@ export function putLine(line: BillLine, bill: Bill, state: LineState, day: strin
   const { choice } = line;
   const offer = bill.offers.find((o) => o.part === line.part && o.supplier === choice.supplier);
   const back = offer && offer.returnDays > 0 ? dateAfter(day, offer.returnDays) : null;
+  const again = choice.state === 'returned';
   switch (state) {
     case 'wanted':
       return { ...kept(line), state, orderedOn: null, promisedOn: null, arrivedOn: null, returnBy: null, reason: null };
@@ -20,8 +21,9 @@ export function putLine(line: BillLine, bill: Bill, state: LineState, day: strin
       return {
         ...kept(line),
         state,
-        orderedOn: choice.orderedOn ?? day,
-        promisedOn: choice.promisedOn ?? (offer ? dateAfter(day, offer.leadDays.likely) : null),
+        ...(again ? { arrivedOn: null, returnBy: null } : {}),
+        orderedOn: again ? day : (choice.orderedOn ?? day),
+        promisedOn: (again ? null : choice.promisedOn) ?? (offer ? dateAfter(day, offer.leadDays.likely) : null),
       };
     case 'arrived':
       return { ...kept(line), state, arrivedOn: choice.arrivedOn ?? day, returnBy: choice.returnBy ?? back };

@@ -1,5 +1,6 @@
 import { Button, NativeSelect, TextInput } from '@mantine/core';
 import {
+  leftOverOf,
   lineSourceWords,
   lineSources,
   lineStateWords,
@@ -27,7 +28,7 @@ const ruleWords = new Map(ruleCatalog.map((rule) => [rule.id, rule.words.toLower
 /** Who wants a line, in words. */
 const whoWants = (line: BillLine): string =>
   line.why === 'notWanted'
-    ? line.leftOver === 'sendBack'
+    ? leftOverOf(line.choice, today()) === 'sendBack'
       ? 'nothing any more: cancel it or send it back'
       : 'nothing any more: a spare'
     : line.by
