@@ -1,5 +1,5 @@
 import { createServer } from '../../server/src/server.ts';
-import { mkdtempSync, readdirSync, rmSync } from 'node:fs';
+import { mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs';
 import { readFile } from 'node:fs/promises';
 import { createRequire } from 'node:module';
 import type { Server } from 'node:http';
@@ -25,6 +25,8 @@ export interface App {
   another: () => Promise<App>;
   /** Ends the browser as a power cut would, and opens another on what it left. */
   kill: () => Promise<void>;
+  /** Closes the browser as a person does, and opens it again with all it keeps. */
+  restart: () => Promise<void>;
   /** Stops the server, and starts it again where it was. */
   stopServer: () => Promise<void>;
   startServer: () => Promise<void>;
@@ -49,6 +51,21 @@ export async function launchBrowser(profile: string): Promise<Browser> {
       '--disable-sync',
     ],
   });
+}
+
+/** Kills every process that was started for a profile; gives how many there still were. */
+function killAll(profile: string): number {
+  let found = 0;
+  for (const pid of readdirSync('/proc').filter((name) => /^\d+$/.test(name))) {
+    try {
+      if (!readFileSync(`/proc/${pid}/cmdline`, 'utf8').includes(profile)) continue;
+      found++;
+      process.kill(Number(pid), 'SIGKILL');
+    } catch {
+      // It ended meanwhile.
+    }
+  }
+  return found;
 }
 
 /** Serves the built app and opens it in a fresh browser profile. */
@@ -90,6 +107,10 @@ export async function startApp({
     page.on('pageerror', (error) => complaints.push(String(error)));
     return page;
   };
+  const reopen = async (): Promise<void> => {
+    browser = await launchBrowser(profile);
+    app.page = await openPage();
+  };
   const app: App = {
     url,
     page: await openPage(),
@@ -100,11 +121,17 @@ export async function startApp({
       const gone = new Promise((done) => browser.process()?.once('exit', done));
       browser.process()?.kill('SIGKILL');
       await gone;
+      // Its helpers outlive it for a moment, and one of them holds the store: a browser started meanwhile finds the
+      // store locked and begins an empty one.
+      while (killAll(profile) > 0) await new Promise((done) => setTimeout(done, 20));
       // The lock of a browser that is no more would keep the next one out.
       for (const lock of ['SingletonLock', 'SingletonCookie', 'SingletonSocket'])
         rmSync(join(profile, lock), { force: true });
-      browser = await launchBrowser(profile);
-      app.page = await openPage();
+      await reopen();
+    },
+    restart: async () => {
+      await browser.close();
+      await reopen();
     },
     stopServer: async () => {
       server.closeAllConnections();

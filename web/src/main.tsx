@@ -20,6 +20,7 @@ import { theme } from './app/theme.ts';
 import { startOffline } from './offline/offline.ts';
 import { tellNewVersion } from './sheet/newVersion.tsx';
 import { clearAway } from './storage/builds.ts';
+import { inAPause } from './ui/inAPause.ts';
 
 const nonce = document.querySelector('meta[name="csp-nonce"]')?.getAttribute('content') ?? '';
 // Scroll locking under drawers writes a style of its own; it carries the page's nonce too.
@@ -38,6 +39,6 @@ createRoot(root).render(
     </Provider>
   </StrictMode>,
 );
-// Once what was asked for is on the screen.
-setTimeout(() => void startOffline(tellNewVersion).catch(() => undefined), 1500);
+// Once what was asked for is on the screen, and nobody is typing into it.
+inAPause(() => void startOffline(tellNewVersion).catch(() => undefined), 1500, 60_000, document);
 setTimeout(() => void clearAway().catch(() => undefined), 4000);

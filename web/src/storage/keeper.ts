@@ -5,9 +5,10 @@ import { db, noteEditDay } from './db.ts';
 
 /**
  * From an edit to its writing, ms; what is typed meanwhile goes with it. A small part of the second that is promised,
- * since a page that is busy with plans comes late to every step of a writing, and the next waits for the last.
+ * since a page that is busy with plans comes late to every step of a writing, and the next waits for the last; and
+ * less than there is between two keys, so that on such a page the writing is due before the next key and goes first.
  */
-const GATHER = 80;
+const GATHER = 30;
 /** Waits before a refused writing is tried again, ms; the last of them again and again. */
 const AGAIN = [1000, 2000, 5000, 15_000] as const;
 

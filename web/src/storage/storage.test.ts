@@ -314,7 +314,7 @@ describe('saving as it is typed', () => {
     type(6);
     expect(store.getState().ui.saved).to.equal('saving');
     type(7);
-    await wait(20);
+    await wait(5);
     expect(await cargo()).to.equal(5);
     await wait(300);
     expect(await cargo()).to.equal(7);
