@@ -14,8 +14,9 @@ const layers = [
   ['safety', 'gearing'],
   ['layout'],
   ['vehicle'],
-  ['wiring', 'work', 'proof', 'log'],
+  ['wiring'],
   ['fit', 'search'],
+  ['work', 'proof', 'log'],
   ['formats'],
   ['plan'],
 ];

@@ -168,6 +168,12 @@ function build(id: string, name: string, kind: VehicleKind, description: string,
   const b = newBuild(`demo-${id}`, name, '2026-05-04T09:00:00.000Z');
   b.donor.kind = kind;
   b.donor.description = description;
+  // Two evenings and a Saturday morning.
+  b.bench.weekly = [
+    { day: 1, from: '19:00', to: '21:30' },
+    { day: 3, from: '19:00', to: '21:30' },
+    { day: 5, from: '09:00', to: '13:00' },
+  ];
   change(b);
   return b;
 }

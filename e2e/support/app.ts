@@ -25,8 +25,6 @@ export interface App {
   another: () => Promise<App>;
   /** Ends the browser as a power cut would, and opens another on what it left. */
   kill: () => Promise<void>;
-  /** Closes the browser as a person does, and opens it again with all it keeps. */
-  restart: () => Promise<void>;
   /** Stops the server, and starts it again where it was. */
   stopServer: () => Promise<void>;
   startServer: () => Promise<void>;
@@ -107,10 +105,6 @@ export async function startApp({
     page.on('pageerror', (error) => complaints.push(String(error)));
     return page;
   };
-  const reopen = async (): Promise<void> => {
-    browser = await launchBrowser(profile);
-    app.page = await openPage();
-  };
   const app: App = {
     url,
     page: await openPage(),
@@ -127,11 +121,8 @@ export async function startApp({
       // The lock of a browser that is no more would keep the next one out.
       for (const lock of ['SingletonLock', 'SingletonCookie', 'SingletonSocket'])
         rmSync(join(profile, lock), { force: true });
-      await reopen();
-    },
-    restart: async () => {
-      await browser.close();
-      await reopen();
+      browser = await launchBrowser(profile);
+      app.page = await openPage();
     },
     stopServer: async () => {
       server.closeAllConnections();

@@ -3,6 +3,7 @@ import { donorSchema, emptyDonor } from '../donor/donor.ts';
 import { legalClassSchema } from '../parts/law.ts';
 import { partSchema } from '../parts/part.ts';
 import { arrivalSchema } from './arrivals.ts';
+import { benchSchema, usualBench } from './bench.ts';
 import { billSchema, usualBill } from './bill.ts';
 import { briefSchema, usualBrief } from './brief.ts';
 import { choiceSchema, usualChoice } from './choice.ts';
@@ -13,7 +14,7 @@ import { usualWeights, weightsSchema } from './weights.ts';
 import { usualWiring, wiringSchema } from './wiring.ts';
 
 export const BUILD_SCHEMA = 'jolly-sprocket/build';
-export const BUILD_VERSION = 7;
+export const BUILD_VERSION = 8;
 
 /** Everything a person said, measured and chose, a section a file. The only truth: plans are derived from it. */
 export const buildSchema = z.object({
@@ -39,6 +40,8 @@ export const buildSchema = z.object({
   fixes: z.array(fixSchema).max(400),
   /** Parts, money and time: what is ordered, here, fitted; suppliers and what they ask. */
   bill: billSchema.prefault({}),
+  /** Who works on it and when, and which steps are done. */
+  bench: benchSchema.prefault({}),
   /** What was measured of parts when they arrived, by part id: it counts above their data. */
   arrivals: z.record(z.string().max(80), arrivalSchema).default({}),
   /** How often it was written, by whoever wrote it: two versions of one build are told apart and merged by it. */
@@ -67,6 +70,7 @@ export function newBuild(id: string, name: string, now: string): Build {
     overrides: [],
     fixes: [],
     bill: usualBill(),
+    bench: usualBench(),
     arrivals: {},
     revision: 0,
     createdAt: now,

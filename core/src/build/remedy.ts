@@ -30,6 +30,7 @@ export const remedyPlaces = [
   'seat',
   'stand',
   'donor',
+  'bench',
 ] as const;
 export type RemedyPlace = (typeof remedyPlaces)[number];
 

@@ -22,6 +22,7 @@ const costs = (total: number, rest: Partial<WorthCost> = {}): WorthCost => ({
   parts: total,
   mending: 0,
   remedies: 0,
+  bench: 0,
   donor: 0,
   total,
   minutes: 0,

@@ -38,6 +38,8 @@ export interface WorthCost {
   parts: number;
   mending: number;
   remedies: number;
+  /** Tools and supplies to be bought or hired. */
+  bench: number;
   donor: number;
   total: number;
   minutes: number;

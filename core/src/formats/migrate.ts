@@ -4,6 +4,7 @@ import { fromVersion3 } from './migrations/version3.ts';
 import { fromVersion4 } from './migrations/version4.ts';
 import { fromVersion5 } from './migrations/version5.ts';
 import { fromVersion6 } from './migrations/version6.ts';
+import { fromVersion7 } from './migrations/version7.ts';
 import { isObject, type Loose } from './migrations/loose.ts';
 
 /** One step up for each older version, the first from version 1. */
@@ -14,6 +15,7 @@ const steps: readonly ((build: Loose) => Loose)[] = [
   fromVersion4,
   fromVersion5,
   fromVersion6,
+  fromVersion7,
 ];
 
 /** Takes a parsed build file of an older version up to today's, a version at a time. Newer fields get their usual values. */

@@ -125,7 +125,7 @@ describe('joined packs', () => {
     expect(asJoined({ ...kettle, boardA: null }, two).boardA).to.equal(null);
 
     const w = world({ kit: 'heron-d1000', pack: 'kettle-48-14' });
-    const cost = (c: PlanContext) => moneyOf(c, []).lines.find((l) => l.part === 'kettle-48-14');
+    const cost = (c: PlanContext) => moneyOf(c, []).money.lines.find((l) => l.part === 'kettle-48-14');
     const alone = contextOf(w);
     expect(cost(alone)?.count).to.equal(1);
     w.build.wiring.packs = { ...two, by: 'diodes' };

@@ -21,12 +21,21 @@ export function billSheet(context: PlanContext, money: Money, findings: readonly
     (part) => holdsBack(findings.filter((f) => f.subject === part)).map(({ rule, title }) => ({ rule, title })),
     (by, place) =>
       stages.get(by) ??
-      (by === 'choice' || by === 'charger' ? (ofPlace[place] ?? 'drive') : by === 'wiring' ? 'wiring' : undefined),
+      (by === 'choice' || by === 'charger'
+        ? (ofPlace[place] ?? 'drive')
+        : by === 'wiring'
+          ? 'wiring'
+          : by === 'bench'
+            ? 'build'
+            : undefined),
   );
 }
 
+/** Places on the vehicle itself. */
+export type SpotPlace = Exclude<RemedyPlace, 'bench'>;
+
 /** Where on the side view each place is, for a mark beside it. */
-export function placeSpots({ geometry: g }: PlanContext, packAt: Point | null): Record<RemedyPlace, Point> {
+export function placeSpots({ geometry: g }: PlanContext, packAt: Point | null): Record<SpotPlace, Point> {
   const up = (p: Point, y: number): Point => add(p, { x: 0, y });
   const middle = packAt ?? { x: (g.bracket.x + g.headBottom.x) / 2, y: (g.bracket.y + g.headBottom.y) / 2 };
   return {

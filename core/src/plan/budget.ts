@@ -25,6 +25,7 @@ export function budgetFinding(context: PlanContext, money: Money): Finding[] {
     ruleFigure('Parts', amount(money.parts, 'money')),
     ruleFigure('Remedies', amount(money.remedies, 'money')),
     ruleFigure('Mending', amount(money.mending, 'money')),
+    ...(money.bench > 0 ? [ruleFigure('Tools and supplies', amount(money.bench, 'money'))] : []),
     ruleFigure('Budget', amount(budget, 'money')),
   );
   const over = money.conversion - budget;

@@ -20,7 +20,7 @@ const made = (of: WorldOf = {}, rise = 0.05): World => {
 };
 const figures = (w: World): Record<FigureId, Figure> => {
   const c = contextOf(w);
-  return Object.fromEntries(tallyFigures(c, moneyOf(c, [])).map((f) => [f.id, f])) as Record<FigureId, Figure>;
+  return Object.fromEntries(tallyFigures(c, moneyOf(c, []).money).map((f) => [f.id, f])) as Record<FigureId, Figure>;
 };
 const line = (f: Figure, label: string | RegExp): number => {
   const found = f.sum.find((l) => (typeof label === 'string' ? l.label === label : label.test(l.label)));

@@ -215,8 +215,8 @@ function massFigure({ build, kit, asItWillBe, onWheelsKg }: PlanContext): Figure
 }
 
 function priceFigure(money: Money): Figure {
-  const { lines, parts, remedies, mending, conversion } = money;
-  const extra = remedies + mending;
+  const { lines, parts, remedies, mending, bench, conversion } = money;
+  const extra = remedies + mending + bench;
   return {
     id: 'price',
     label: 'Parts and remedies',
@@ -226,10 +226,10 @@ function priceFigure(money: Money): Figure {
         ? phrase`nothing chosen yet`
         : extra === 0
           ? phrase`${amount(parts, 'money')} of parts; nothing to mend`
-          : phrase`${amount(parts, 'money')} of parts, ${amount(extra, 'money')} of remedies and mending`,
+          : phrase`${amount(parts, 'money')} of parts, ${amount(extra, 'money')} of remedies${bench > 0 ? ', mending, tools and supplies' : ' and mending'}`,
     limit: '',
     formula:
-      'List prices in the shelf’s own money of the parts chosen and the arms planned, of the remedy taken for each finding or else its usual one, and of putting the donor right. What two findings want at one place is counted once.',
+      'List prices in the shelf’s own money of the parts chosen and the arms planned, of the remedy taken for each finding or else its usual one, of putting the donor right, and of tools and supplies that are to be bought or hired. What two findings want at one place is counted once.',
     sum: lines
       .filter((line) => line.price !== null)
       .map((line) => ({
@@ -246,4 +246,5 @@ const kindWords: Record<WantKind, string> = {
   taken: 'remedy taken',
   usual: 'usual remedy',
   mending: 'mending',
+  bench: 'tool or supply',
 };

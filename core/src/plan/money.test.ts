@@ -67,7 +67,7 @@ describe('a remedy taken', () => {
 describe('money', () => {
   const sums = (b: Build) => {
     const context = planContext(b, starterShelf);
-    return moneyOf(context, planChosen(context).findings);
+    return moneyOf(context, planChosen(context).findings).money;
   };
   it('is kit, pack, ring and arms by hand, with nothing to mend on a sound city bike', () => {
     const { build } = world({});

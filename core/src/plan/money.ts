@@ -6,6 +6,9 @@ import { plannedArms, plannedWiring } from '../vehicle/vehicle.ts';
 import type { PlanContext } from '../vehicle/context.ts';
 import { wiringOf } from '../wiring/wiring.ts';
 import { chargerFor } from '../work/charger.ts';
+import { benchNeeds, benchWants, type BenchNeed } from '../work/steps/needs.ts';
+import type { BuildStep } from '../work/steps/step.ts';
+import { doingsOf, stepsOf } from '../work/steps/steps.ts';
 import { priceOf, wantedParts, type Want, type WantedPart } from '../work/wanted.ts';
 
 /** What a conversion takes and costs: the one price, read by tally and worth alike. */
@@ -15,12 +18,20 @@ export interface Money {
   parts: number;
   remedies: number;
   mending: number;
-  /** All three. */
+  /** Tools and supplies that are to be bought or hired. */
+  bench: number;
+  /** All four. */
   conversion: number;
   /** What the donor cost. */
   donor: number;
   /** Minutes of the remedies and the mending. */
   minutes: number;
+}
+
+/** What is done at the bench, and the tools and supplies for it. */
+export interface BenchWork {
+  steps: BuildStep[];
+  needs: BenchNeed[];
 }
 
 const CONDITION = 'condition-';
@@ -43,8 +54,8 @@ function chosenWants({ build, chosen, kit, pack, shelf }: PlanContext): Want[] {
   ];
 }
 
-/** What a plan takes, from its choice, its planned arms and its findings' remedies, and what that comes to. */
-export function moneyOf(context: PlanContext, findings: readonly Finding[]): Money {
+/** What a plan takes, from its choice, its planned arms, its findings' remedies and its bench, and what that comes to. */
+export function moneyOf(context: PlanContext, findings: readonly Finding[]): { money: Money; work: BenchWork } {
   const { build, shelf } = context;
   const wants: Want[] = [
     ...chosenWants(context),
@@ -53,29 +64,31 @@ export function moneyOf(context: PlanContext, findings: readonly Finding[]): Mon
     // Ties, sleeve, fuse: every conversion takes them, however it is wired.
     ...(wiringOf(context)?.materials ?? []).map((taking): Want => ({ taking, kind: 'planned', by: 'wiring' })),
   ];
-  let minutes = 0;
-  for (const finding of findings) {
-    if (finding.override) continue;
-    const fix = build.fixes.find((f) => f.rule === finding.rule && f.subject === finding.subject);
-    const taken = fix ? finding.remedies.find((r) => r.id === fix.remedy) : undefined;
-    const remedy = taken ?? (finding.verdict === 'rework' ? finding.remedies[0] : undefined);
-    if (!remedy) continue;
+  const doings = doingsOf(build, findings);
+  for (const { finding, remedy, taken } of doings) {
     const mends = finding.subject === DONOR && finding.rule.startsWith(CONDITION);
     const kind = mends ? 'mending' : taken ? 'taken' : 'usual';
     wants.push(...remedy.takes.map((taking): Want => ({ taking, kind, by: finding.rule })));
-    minutes += remedy.work;
   }
+  const steps = stepsOf(context, doings);
+  const needs = benchNeeds(steps, shelf, build.bill, new Set(wants.map((w) => w.taking.part)));
+  wants.push(...benchWants(needs));
   const lines = wantedParts(shelf, wants, build.bill);
   const parts = priceOf(lines, 'chosen', 'planned');
   const remedies = priceOf(lines, 'taken', 'usual');
   const mending = priceOf(lines, 'mending');
+  const bench = priceOf(lines, 'bench');
   return {
-    lines,
-    parts,
-    remedies,
-    mending,
-    conversion: parts + remedies + mending,
-    donor: build.donor.worth.donorPrice ?? 0,
-    minutes,
+    money: {
+      lines,
+      parts,
+      remedies,
+      mending,
+      bench,
+      conversion: parts + remedies + mending + bench,
+      donor: build.donor.worth.donorPrice ?? 0,
+      minutes: doings.reduce((sum, { remedy }) => sum + remedy.work, 0),
+    },
+    work: { steps, needs },
   };
 }

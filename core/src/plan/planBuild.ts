@@ -1,7 +1,6 @@
 import { isProven } from '../donor/entry.ts';
 import { budgetFinding } from './budget.ts';
 import type { Build } from '../build/build.ts';
-import type { RemedyPlace } from '../build/remedy.ts';
 import { middleOf } from '../layout/packPlacement.ts';
 import type { DonorGeometry, Point } from '../donor/geometry.ts';
 import type { Finding } from '../fit/finding.ts';
@@ -14,12 +13,13 @@ import { finish, type Steps } from '../steps.ts';
 import type { PlanContext } from '../vehicle/context.ts';
 import { worstFirst, type Verdict } from '../verdict.ts';
 import type { BillSheet } from '../work/bill.ts';
-import { billSheet, placeSpots } from './billSheet.ts';
+import { lineSteps } from '../work/steps/lineSteps.ts';
+import { billSheet, placeSpots, type SpotPlace } from './billSheet.ts';
 import { judgeCandidates, type Candidates } from './candidates.ts';
 import { planContext } from './context.ts';
 import type { Figure } from './figure.ts';
 import { tallyFigures } from './figures.ts';
-import { moneyOf, type Money } from './money.ts';
+import { moneyOf, type BenchWork, type Money } from './money.ts';
 import { planStages, type PlannedStageId, type StageParts } from './stages.ts';
 import type { MotorDrawing } from './stages/drive.ts';
 
@@ -39,6 +39,12 @@ export interface PlanDrawing {
   cogRadiusM: number;
 }
 
+/** The bench's side of a plan. */
+export interface BenchSheet extends BenchWork {
+  /** Step that takes each line of the bill, by the line's key. */
+  fits: Readonly<Record<string, string>>;
+}
+
 /** How a stage stands: its worst verdict, and how many of each. */
 export interface StageStanding {
   verdict: Verdict;
@@ -55,8 +61,10 @@ export interface ChosenPlan extends StageParts {
   money: Money;
   /** Each line of it with its state, and what was ordered that is wanted no more. */
   bill: BillSheet;
+  /** What is done at the bench, with what, and which step takes each line of the bill. */
+  bench: BenchSheet;
   /** Where on the side view each place of a line is. */
-  spots: Record<RemedyPlace, Point>;
+  spots: Record<SpotPlace, Point>;
   drawing: PlanDrawing;
 }
 
@@ -97,10 +105,11 @@ export function* planInSteps(context: PlanContext): Steps<ChosenPlan> {
     Object.assign(parts, { [stage.id]: plan(context, parts, here) });
     yield;
   }
-  const money = moneyOf(context, judged);
+  const { money, work } = moneyOf(context, judged);
   const drawing = drawingOf(context, parts as StageParts);
   // The budget is held against the whole conversion, which only stands once everything is judged.
   const findings = worstFirst([...judged, ...budgetFinding(context, money)]);
+  const bill = billSheet(context, money, findings);
   return {
     ...(parts as StageParts),
     figures: tallyFigures(context, money),
@@ -109,7 +118,8 @@ export function* planInSteps(context: PlanContext): Steps<ChosenPlan> {
     verdict: headOf(findings).verdict,
     chosen: { kit, pack },
     money,
-    bill: billSheet(context, money, findings),
+    bill,
+    bench: { ...work, fits: lineSteps(bill.lines, work.steps) },
     spots: placeSpots(context, drawing.pack ? middleOf(drawing.pack.outline) : null),
     drawing,
   };
@@ -132,13 +142,13 @@ export function answersOf(build: Build, plan: ChosenPlan, candidates: Candidates
   // A nearest kit is only named once there is something to be near to.
   const known = Object.values(build.donor.survey).filter((entry) => isProven(entry)).length >= NAMES_A_KIT_FROM;
   const best = known ? candidates?.kits[0] : undefined;
-  const { parts, remedies, mending, conversion, donor, minutes } = plan.money;
+  const { parts, remedies, mending, bench, conversion, donor, minutes } = plan.money;
   return {
     can: canIt(plan.findings, kit, best ? { name: best.kit.name, verdict: best.verdict } : null),
     worth: worthIt(
       build,
       plan.findings,
-      { parts, remedies, mending, donor, total: conversion + donor, minutes },
+      { parts, remedies, mending, bench, donor, total: conversion + donor, minutes },
       candidates ? candidates.kits.filter((k) => k.verdict !== 'stop').length : null,
     ),
   };

@@ -3,8 +3,11 @@ import { lineChoice } from './lineKey.ts';
 import { takingKey, type Remedy, type RemedyPlace, type Taking } from '../build/remedy.ts';
 import { partById, type Shelf } from '../parts/part.ts';
 
-/** Why a part is wanted: chosen by the builder, planned (arms), a remedy taken, or the usual remedy of what is open. */
-export type WantKind = 'chosen' | 'planned' | 'taken' | 'usual' | 'mending';
+/**
+ * Why a part is wanted: chosen by the builder, planned (arms), a remedy taken, or the usual remedy of what is open; or a
+ * tool or supply for the bench.
+ */
+export type WantKind = 'chosen' | 'planned' | 'taken' | 'usual' | 'mending' | 'bench';
 
 /** One wish for a part, and who has it. */
 export interface Want {
@@ -29,7 +32,7 @@ export interface WantedPart {
 }
 
 /** The firmest wish names the line: what is chosen stays chosen when a finding wants it too. */
-const firmness: readonly WantKind[] = ['chosen', 'planned', 'taken', 'mending', 'usual'];
+const firmness: readonly WantKind[] = ['chosen', 'planned', 'taken', 'mending', 'usual', 'bench'];
 
 /**
  * The one reader of what remedies and choices take: wishes for the same part at the same place are one line

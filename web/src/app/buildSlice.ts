@@ -5,6 +5,7 @@ import { choiceReducers } from './build/choice.ts';
 import { decisionsReducers } from './build/decisions.ts';
 import { donorReducers } from './build/donor.ts';
 import type { BuildState, Edit } from './build/state.ts';
+import { benchReducers } from './build/bench.ts';
 import { billReducers } from './build/bill.ts';
 import { wiringReducers } from './build/wiring.ts';
 
@@ -36,6 +37,7 @@ const slice = createSlice({
     ...decisionsReducers,
     ...wiringReducers,
     ...billReducers,
+    ...benchReducers,
   },
 });
 

@@ -1,5 +1,8 @@
-/** Today's date of the local clock, ISO. */
-export function today(): string {
+/** This minute of the local clock, `2026-03-07T09:30`. */
+export function thisMinute(): string {
   const now = new Date();
-  return new Date(now.getTime() - now.getTimezoneOffset() * 60_000).toISOString().slice(0, 10);
+  return new Date(now.getTime() - now.getTimezoneOffset() * 60_000).toISOString().slice(0, 16);
 }
+
+/** Today's date of the local clock, ISO. */
+export const today = (): string => thisMinute().slice(0, 10);

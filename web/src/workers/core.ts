@@ -20,6 +20,14 @@ export function coreWorker(): Remote<CoreWorker> {
   return remote;
 }
 
+let benchRemote: Remote<CoreWorker> | undefined;
+
+/** Another of its own for the bench's schedule: nobody who types waits behind it. */
+export function benchWorker(): Remote<CoreWorker> {
+  benchRemote ??= wrap<CoreWorker>(newCoreWorker('bench'));
+  return benchRemote;
+}
+
 /** Longest a file may be read, ms: the largest track that is taken at all needs a third of it on a slow machine. */
 const LONGEST_READ = 15_000;
 
@@ -33,17 +41,19 @@ export const readFile = limited<Remote<CoreWorker>>(LONGEST_READ, () => {
  * An answer worked out in the worker, asked anew when one of `deps` changes; null until it is there, or when it
  * failed. An answer that comes after a newer question is dropped.
  * @param wait rest after a change before it is asked, ms
+ * @param worker where it is asked
  */
 export function useWorkerAnswer<T>(
   ask: (worker: Remote<CoreWorker>) => Promise<T>,
   deps: DependencyList,
   wait = 0,
+  worker: () => Remote<CoreWorker> = coreWorker,
 ): T | null {
   const [answer, setAnswer] = useState<T | null>(null);
   useEffect(() => {
     let wanted = true;
     const timer = setTimeout(() => {
-      ask(coreWorker())
+      ask(worker())
         .then((found) => {
           if (wanted) setAnswer(() => found);
         })

@@ -1,4 +1,5 @@
 import {
+  buildTime,
   buyingSheet,
   headOf,
   judgeCandidates,
@@ -74,6 +75,8 @@ const api = {
     const { solver } = await import('./solver.ts');
     return buyingSheet(lines, bill, orderedOn, await solver());
   },
+  /** The bench's schedule and its chance: seconds for a large build. */
+  buildTime,
   readBuildFileWithPhotos,
   readGpx,
   readSvgOutline,

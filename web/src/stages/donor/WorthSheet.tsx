@@ -80,7 +80,14 @@ export function WorthSheet({ worth }: { worth: WorthIt }) {
       </table>
       <p className="quiet">
         Parts <Show value={amount(cost.parts, 'money')} /> + mending <Show value={amount(cost.mending, 'money')} /> +
-        rework <Show value={amount(cost.remedies, 'money')} /> + donor <Show value={amount(cost.donor, 'money')} /> ={' '}
+        rework <Show value={amount(cost.remedies, 'money')} />
+        {cost.bench > 0 ? (
+          <>
+            {' '}
+            + tools <Show value={amount(cost.bench, 'money')} />
+          </>
+        ) : null}{' '}
+        + donor <Show value={amount(cost.donor, 'money')} /> ={' '}
         <strong>
           <Show value={amount(cost.total, 'money')} />
         </strong>

@@ -25,19 +25,18 @@ import { MarkSign } from './BillBoard.tsx';
 import { groupings, groupsOf, markOf, nextState, type Grouping } from './lines.ts';
 
 const ruleWords = new Map(ruleCatalog.map((rule) => [rule.id, rule.words.toLowerCase()]));
+const byWords: Readonly<Record<string, string>> = {
+  choice: 'your choice',
+  charger: 'the battery comes without one',
+  bench: 'steps at the bench',
+};
 /** Who wants a line, in words. */
 const whoWants = (line: BillLine): string =>
   line.why === 'notWanted'
     ? leftOverOf(line.choice, today()) === 'sendBack'
       ? 'nothing any more: cancel it or send it back'
       : 'nothing any more: a spare'
-    : line.by
-        .map(
-          (by) =>
-            ruleWords.get(by) ??
-            (by === 'choice' ? 'your choice' : by === 'charger' ? 'the battery comes without one' : by),
-        )
-        .join(', ');
+    : line.by.map((by) => ruleWords.get(by) ?? byWords[by] ?? by).join(', ');
 
 /** The bill as a table: grouped, searched, every line's state by keyboard. */
 export function BillTable({ bill }: { bill: BillSheet }) {

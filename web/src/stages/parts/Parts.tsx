@@ -10,11 +10,15 @@ import { Buying } from './Buying.tsx';
 import { Counter } from './Counter.tsx';
 import { Orders } from './Orders.tsx';
 import { Quotation } from './Quotation.tsx';
+import { Time } from './Time.tsx';
+import { Tools } from './Tools.tsx';
 import { Unpacking } from './Unpacking.tsx';
 import './parts.css';
 
 const viewWords: Record<PartsView, string> = {
   bill: 'The bill',
+  time: 'Time',
+  tools: 'Tools',
   buying: 'Buying',
   suppliers: 'Suppliers and prices',
   unpacking: 'Unpacking',
@@ -82,6 +86,8 @@ export function PartsStage() {
           <BillTable bill={bill} />
         </>
       ) : null}
+      {view === 'time' ? <Time bill={bill} /> : null}
+      {view === 'tools' ? <Tools /> : null}
       {view === 'buying' ? (
         <>
           <div className="no-print">

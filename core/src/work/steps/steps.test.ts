@@ -1,0 +1,168 @@
+import { expect } from 'chai';
+import type { Build } from '../../build/build.ts';
+import { vehicleKinds } from '../../donor/kinds.ts';
+import { partById } from '../../parts/part.ts';
+import { starterShelf } from '../../parts/shelf/starterShelf.ts';
+import { planContext } from '../../plan/context.ts';
+import { planChosen, type ChosenPlan } from '../../plan/planBuild.ts';
+import { knotOf } from '../scheduleCase.ts';
+import { demoBuild } from '../../../test/demoBuild.ts';
+import { world } from '../../../test/world.ts';
+import { usualLine } from '../../build/bill.ts';
+import { stepLibrary } from './library.ts';
+
+const planOf = (build: Build): ChosenPlan => planChosen(planContext(build, starterShelf));
+const idsOf = (build: Build): string[] => planOf(build).bench.steps.map((s) => s.id);
+const demos = ['mixte', 'trike', 'box', 'lockkeeper', 'gravel'] as const;
+
+/** Every kit of the shelf, each on three kinds of donor. */
+function* manyBuilds(): Generator<Build> {
+  let n = 0;
+  for (const kit of starterShelf.kit)
+    for (let k = 0; k < 3; k++) {
+      const { build } = world({ kind: vehicleKinds[n++ % vehicleKinds.length] ?? 'diamond', kit: kit.id });
+      build.choice.torqueArms = n % 3;
+      build.choice.usesThrottle = n % 2 === 0;
+      yield build;
+    }
+}
+
+describe('the steps of a build', () => {
+  it('the library names each step once, and comes after steps there are, with no knot', () => {
+    const ids = stepLibrary.map((s) => s.id);
+    expect(new Set(ids).size).to.equal(ids.length);
+    for (const step of stepLibrary) {
+      for (const { step: before, why } of step.after ?? []) {
+        expect(ids, `${step.id} after`).to.include(before);
+        expect(why, step.id).not.to.equal('');
+      }
+      expect(step.minutes[0], step.id).to.be.greaterThan(step.minutes[1]);
+      for (const supply of Object.keys(step.supplies ?? {}))
+        expect(partById(starterShelf, supply)?.kind, supply).to.equal('consumable');
+    }
+    expect(knotOf(stepLibrary.map((s) => ({ id: s.id, after: (s.after ?? []).map((a) => a.step) })))).to.equal(null);
+  });
+
+  it('on any donor with any kit: no knot, each after steps of this build, every line of the bill fitted by one of them', () => {
+    for (const build of [...demos.map(demoBuild), ...manyBuilds()]) {
+      const { bench, bill } = planOf(build);
+      const name = `${build.donor.kind} ${build.choice.kitId ?? ''}`;
+      const ids = bench.steps.map((s) => s.id);
+      expect(new Set(ids).size, name).to.equal(ids.length);
+      for (const step of bench.steps) for (const a of step.after) expect(ids, `${name} ${step.id}`).to.include(a.step);
+      expect(knotOf(bench.steps.map((s) => ({ id: s.id, after: s.after.map((a) => a.step) }))), name).to.equal(null);
+      for (const line of bill.lines)
+        if (line.why !== 'notWanted') expect(ids, `${name} ${line.key}`).to.include(bench.fits[line.key]);
+      // The battery goes in last, and the last look comes after everything.
+      const followers = (id: string): string[] =>
+        bench.steps.flatMap((s) => (s.after.some((a) => a.step === id) ? [s.id, ...followers(s.id)] : []));
+      expect(followers('first-power'), name).to.include('tighten-again');
+    }
+  });
+
+  it('nothing that does not concern it: no cogs for a front hub, no bracket for a hub, no axle for a mid-drive', () => {
+    const front = idsOf(demoBuild('lockkeeper'));
+    expect(front).to.include.members(['wheel-out', 'tape-rim', 'wheel-in', 'axle-tight']);
+    expect(front).not.to.include.members(['cogs-off']);
+    for (const id of ['cogs-off', 'cogs-on', 'bracket-out', 'mid-in', 'side-chain', 'gears-set'])
+      expect(front, id).not.to.include(id);
+    const mid = idsOf(demoBuild('box'));
+    expect(mid).to.include.members(['bracket-out', 'mid-in', 'mid-tight', 'cranks-on']);
+    for (const id of ['wheel-out', 'tape-rim', 'axle-tight', 'arms-ready', 'cadence-ring'])
+      expect(mid, id).not.to.include(id);
+    const side = starterShelf.kit.find((k) => k.side);
+    expect(idsOf(world({ kit: side?.id ?? '' }).build)).to.include.members([
+      'side-clamps',
+      'side-sprocket',
+      'side-chain',
+    ]);
+    const { build } = world({});
+    build.choice.kitId = null;
+    expect(idsOf(build)).to.deep.equal([]);
+  });
+
+  it('what comes after a step that does not apply comes after what that one would have come after', () => {
+    const { bench } = planOf(demoBuild('lockkeeper'));
+    const wheelIn = bench.steps.find((s) => s.id === 'wheel-in');
+    // No cogs here: what they would have waited for, the kit itself, it waits for all the same.
+    expect(wheelIn?.after.map((a) => a.step)).to.include('measure-kit');
+    expect(wheelIn?.after.map((a) => a.step)).not.to.include('cogs-on');
+  });
+
+  it('a remedy taken is a step with its own minutes, before the part goes there; set aside it is none', () => {
+    const build = demoBuild('mixte');
+    const plan = planOf(build);
+    const fix = plan.bench.steps.find((s) => s.id === 'fix:dropout-spacing@otter-r250');
+    expect(fix?.practised).to.equal(45);
+    expect(fix?.minutes).to.equal(113);
+    expect(fix?.after.map((a) => a.step)).to.deep.equal(['wheel-out']);
+    expect(plan.bench.steps.find((s) => s.id === 'try-axle')?.after.map((a) => a.step)).to.include(fix?.id);
+    build.bench.practised = true;
+    expect(planOf(build).bench.steps.find((s) => s.id === fix?.id)?.minutes).to.equal(45);
+    build.overrides.push({
+      rule: 'dropout-spacing',
+      subject: 'otter-r250',
+      reason: 'spread already',
+      on: '2026-03-01',
+      verdict: 'rework',
+    } as never);
+    expect(idsOf(build)).not.to.include(fix?.id);
+  });
+
+  it('one to two hours of practised work for a whole kit, four to eight for a beginner, remedies apart', () => {
+    for (const name of demos) {
+      const own = planOf(demoBuild(name)).bench.steps.filter((s) => s.rule === null);
+      const sum = (of: (s: (typeof own)[number]) => number): number => own.reduce((all, s) => all + of(s), 0) / 60;
+      expect(
+        sum((s) => s.practised),
+        name,
+      ).to.be.within(1, 2.4);
+      expect(
+        sum((s) => s.minutes),
+        name,
+      ).to.be.within(4, 8);
+    }
+  });
+});
+
+describe('tools and supplies for the bench', () => {
+  it('each is asked for once, and costs nothing until somebody says it is to be bought or hired', () => {
+    const { build } = world({});
+    const before = planOf(build);
+    const needs = before.bench.needs;
+    expect(new Set(needs.map((n) => n.part)).size).to.equal(needs.length);
+    expect(needs.every((n) => n.from === null)).to.equal(true);
+    expect(before.money.bench).to.equal(0);
+    const big = needs.find((n) => n.part === 'big-torque-wrench');
+    expect(big).to.deep.include({ kind: 'tool', price: 70, hire: 8, count: 1 });
+    const of = (from: 'order' | 'hire' | 'have' | 'borrow'): ChosenPlan => {
+      build.bill.lines['big-torque-wrench@bench'] = { ...usualLine, from };
+      return planOf(build);
+    };
+    for (const [from, price, lines] of [
+      ['order', 70, 1],
+      ['hire', 8, 1],
+      ['borrow', 0, 1],
+      ['have', 0, 0],
+    ] as const) {
+      const plan = of(from);
+      expect(plan.money.bench, from).to.equal(price);
+      expect(plan.money.conversion - before.money.conversion, from).to.be.closeTo(price, 1e-9);
+      expect(plan.bill.lines.filter((l) => l.part === 'big-torque-wrench').length, from).to.equal(lines);
+      expect(plan.bill.sums.wanted, from).to.be.closeTo(plan.money.conversion, 1e-9);
+      expect(plan.bench.needs.find((n) => n.part === 'big-torque-wrench')?.from, from).to.equal(from);
+    }
+  });
+
+  it('supplies by amount: as many as hold what all steps use', () => {
+    const { build } = world({});
+    const needs = planOf(build).bench.needs;
+    const rags = needs.find((n) => n.part === 'rags');
+    expect(rags).to.deep.include({ kind: 'supply', unit: 'piece', count: 1 });
+    expect(rags?.amount).to.equal(rags?.steps.length);
+    // Tape that a finding wants on the same rim is not asked for twice.
+    const twice = planOf(demoBuild('trike'));
+    expect(twice.bill.lines.some((l) => l.part === 'rim-tape')).to.equal(true);
+    expect(twice.bench.needs.some((n) => n.part === 'rim-tape')).to.equal(false);
+  });
+});

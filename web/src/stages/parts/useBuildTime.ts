@@ -1,0 +1,33 @@
+import { minutesOf, type BuildTime } from '@sprocket/core';
+import { useEffect, useMemo, useState } from 'react';
+import { useBuild } from '../../app/store.ts';
+import { usePlan } from '../../sheet/PlanProvider.tsx';
+import { thisMinute } from '../../ui/today.ts';
+import { benchWorker, useWorkerAnswer } from '../../workers/core.ts';
+
+/** The clock as the bench needs it, min since 1970, local: a new answer every so often. */
+const EVERY = 5;
+const nowIn = (): number => Math.floor(minutesOf(thisMinute()) / EVERY) * EVERY;
+
+/** What is reckoned off the page, and whether a newer answer is on its way. The last one stays meanwhile. */
+export function useBuildTime(): { time: BuildTime | null; stale: boolean } {
+  const { bench: choice, bill: choices } = useBuild();
+  const { bench, bill } = usePlan();
+  const [now, setNow] = useState(nowIn);
+  useEffect(() => {
+    const timer = setInterval(() => setNow(nowIn()), 60_000);
+    return () => clearInterval(timer);
+  }, []);
+  // A plan is made anew with every edit; what the schedule hangs on often is the same, and is told by its text.
+  const asked = useMemo(
+    () => JSON.stringify([bench, bill.lines, choice, choices, now]),
+    [bench, bill.lines, choice, choices, now],
+  );
+  const answer = useWorkerAnswer(
+    async (worker) => ({ asked, time: await worker.buildTime(bench, bill.lines, choice, choices, now) }),
+    [asked],
+    150,
+    benchWorker,
+  );
+  return { time: answer?.time ?? null, stale: answer !== null && answer.asked !== asked };
+}
