@@ -125,6 +125,16 @@ describe('parts', () => {
     expect(text).to.match(/torque-arm.*sent back/);
   });
 
+  it('what is missing from the kit’s box is a finding with whom to write to, until when', async () => {
+    await leg(app.page, 'Unpacking');
+    await app.page.waitForSelector('.unpack');
+    await app.page.click('.unpack a');
+    await app.page.waitForSelector('#as-it-came[open]');
+    await waitForText(app.page, 'main', /1 thing of its box missing or at fault/);
+    await go(app, '/build/demo-mixte/parts');
+    await leg(app.page, 'The bill');
+  });
+
   it('another kit loses nothing of it: what came for the old one is said to be over', async () => {
     await go(app, '/build/demo-mixte/drive');
     await app.page.waitForSelector('.candidates[aria-busy="false"] .candidate');
@@ -153,6 +163,123 @@ describe('parts', () => {
     expect(await textOf(app.page, 'table.bill')).to.match(/Harbour/);
   });
 
+  it('tools cost nothing until they are to be bought; then they are in bill, costs and tally alike', async () => {
+    await leg(app.page, 'Tools');
+    const tally = async (): Promise<number> => number(await textOf(app.page, '[data-figure="price"] .big'));
+    await waitForText(app.page, '#tools + .quiet, .section-head', /not looked for yet/);
+    const before = await tally();
+    await pick(app.page, 'Where Work stand comes from', 'hire');
+    await app.page.waitForFunction(
+      (than) =>
+        parseFloat(
+          (document.querySelector<HTMLElement>('[data-figure="price"] .big')?.innerText ?? '').replace(/[^\d.]/g, ''),
+        ) ===
+        than + 8,
+      {},
+      before,
+    );
+    await press(app.page, 'All others are at hand');
+    await waitForText(app.page, '.section-head', /all looked for; \S*8/);
+    expect(await axeFindings(app.page)).to.deep.equal([]);
+    await leg(app.page, 'What it costs');
+    await waitForText(app.page, '.costs', /Tools and supplies\s*\S*8[\s\S]*A kilometre/);
+    await press(app.page, 'Name one to hold it against');
+    await fill(app.page, 'To be had for, EUR', '100');
+    await waitForText(app.page, '.cost-cards', /more than the one that is to be had/);
+    expect(await axeFindings(app.page)).to.deep.equal([]);
+    await leg(app.page, 'The bill');
+    expect((await rows()).some((r) => /Work stand[\s\S]*steps at the bench/.test(r))).to.equal(true);
+  });
+
+  it('steps lie in bench time off the page; one that is done is done, and what waits says for what', async () => {
+    await leg(app.page, 'Time');
+    await waitForText(app.page, '.bench-list', /Battery in last/);
+    await waitForText(app.page, '.now', /Now[\s\S]*Waits/);
+    const left = await textOf(app.page, '.sums');
+    const first = await textOf(app.page, '.now-list label');
+    await app.page.click('.now-list input[type="checkbox"]');
+    await app.page.waitForFunction(
+      (words) =>
+        /1 step done/.test(document.body.innerText) &&
+        !(document.querySelector('.now')?.textContent ?? '').includes(words),
+      {},
+      first.trim(),
+    );
+    expect(await textOf(app.page, '.sums')).not.to.equal(left);
+    await app.page.$eval('.time-head input[type="date"]', (field) => {
+      const input = field as HTMLInputElement;
+      Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value')?.set?.call(input, '2099-01-01');
+      input.dispatchEvent(new Event('input', { bubbles: true }));
+    });
+    await waitForText(app.page, '.sums', /100 %/);
+    await press(app.page, 'Save as a calendar');
+    const text = await readFile(await downloaded(app, 'bench.ics'), 'utf8');
+    expect(text).to.match(/SUMMARY:Bench: Bookbinder/);
+    expect(text).to.match(/DTSTART:\d{8}T\d{6}\r\n/);
+    expect(await axeFindings(app.page)).to.deep.equal([]);
+    // No bench time at all is said, and nothing falls over.
+    for (let i = 0; i < 3; i++) await app.page.click('.bench-times button');
+    await waitForText(app.page, '.edge-measure', /no bench time is named yet/);
+    await press(app.page, 'Add');
+    await waitForText(app.page, '.bench-list', /Battery in last/);
+  });
+
+  it('an order goes on as simulated days pass, and says that they are a stand-in’s', async () => {
+    await leg(app.page, 'Buying');
+    await app.page.waitForSelector('.order-page');
+    const orders = await app.page.$$eval('.order-page', (list) => list.length);
+    await press(app.page, 'Ask how they stand');
+    await waitForText(app.page, '.standing-says', /0 come[\s\S]*stand-in/);
+    for (let day = 0; day < 60 && (await app.page.$('.order-page')) !== null; day++) {
+      const said = await textOf(app.page, '.standing-says');
+      await press(app.page, 'A simulated day later');
+      await app.page
+        .waitForFunction(
+          (before) => {
+            const says = document.querySelector('.standing-says')?.textContent;
+            return says === undefined || says !== before;
+          },
+          { timeout: 5000 },
+          said,
+        )
+        .catch(() => undefined);
+    }
+    expect(orders).to.be.greaterThan(0);
+    expect(await app.page.$('.order-page')).to.equal(null);
+    await leg(app.page, 'The bill');
+    await waitForText(app.page, '#group-here', /Here/);
+  });
+
+  it('a price somebody was told is noted with who asks it', async () => {
+    await leg(app.page, 'Suppliers');
+    await fill(app.page, 'Who asks it', 'Corner Forge');
+    await press(app.page, 'Note this price');
+    await waitForText(app.page, 'main', /How much\?/);
+    await fill(app.page, 'Each, EUR', '12.5');
+    await press(app.page, 'Note this price');
+    await waitForText(app.page, 'table.bill', /Corner Forge/);
+  });
+
+  const sheet = (words: string): Promise<void> =>
+    app.page.$$eval(
+      '.mantine-SegmentedControl-label',
+      (all, wanted) => {
+        (all.find((l) => l.textContent === wanted) as HTMLElement | undefined)?.click();
+      },
+      words,
+    );
+
+  it('an invoice asks for what is here and the hours as worked, less what was paid', async () => {
+    await leg(app.page, 'Quotation');
+    await sheet('Invoice');
+    await fill(app.page, 'Hours as worked', '2');
+    await fill(app.page, 'Paid already, EUR', '50');
+    await waitForText(app.page, '.quotation', /Invoice[\s\S]*2\.0 h[\s\S]*Paid on ordering\s*\S*50[\s\S]*To be paid/);
+    expect(await axeFindings(app.page)).to.deep.equal([]);
+    await sheet('Quotation');
+    await waitForText(app.page, '.quotation', /Asked on ordering/);
+  });
+
   it('a quotation adds up and prints on its page', async () => {
     await leg(app.page, 'Quotation');
     await fill(app.page, 'Shop', 'Lock Lane Cycles');
@@ -169,7 +296,16 @@ describe('parts', () => {
   });
 
   it('is as good in the dark and on a phone', async () => {
-    for (const words of ['The bill', 'Buying', 'Unpacking']) {
+    for (const words of [
+      'The bill',
+      'Time',
+      'Tools',
+      'Buying',
+      'Suppliers',
+      'Unpacking',
+      'What it costs',
+      'Quotation',
+    ]) {
       await leg(app.page, words);
       for (const device of [{ dark: true }, { width: 390, height: 844 }]) {
         await setDevice(app.page, device);

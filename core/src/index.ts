@@ -116,6 +116,7 @@ export {
   lineStateWords,
   lineStates,
   offerSchema,
+  standingsSchema,
   supplierSchema,
   usualLine,
 } from './build/bill.ts';
@@ -205,7 +206,8 @@ export { type SettingEffect, settingEffects } from './plan/settingEffects.ts';
 export { type IntegerSolver, type Purchase, buy } from './work/buy.ts';
 export { type BillLine, type BillSheet, leftOverOf } from './work/bill.ts';
 export { readBuyCase } from './work/buyCase.ts';
-export { dateOf, dayOf, daysBetween, isDate, minutesOf, momentText } from './quantity/dates.ts';
+export { daysAt } from './work/leadTime.ts';
+export { dateAfter, dateOf, dayOf, daysBetween, isDate, minutesOf, momentText } from './quantity/dates.ts';
 export { placesOf, readScheduleCase, runScheduleCase } from './work/scheduleCase.ts';
 export { type BuyingSheet, buyingSheet } from './work/buying.ts';
 export { type Bench, type Once, type Weekly } from './build/bench.ts';
@@ -214,7 +216,7 @@ export { type BenchNeed } from './work/steps/needs.ts';
 export { type BuildStep, stepGroupWords } from './work/steps/step.ts';
 export { type BenchSheet } from './plan/planBuild.ts';
 export { orderFrom, purchaseOrders, putLine, remindersOf } from './work/lineMoves.ts';
-export { quotationOf } from './work/quotation.ts';
+export { invoiceOf, quotationOf } from './work/quotation.ts';
 export { integerSolver } from './work/highs.ts';
 export { type RemedyFacts, remedyFacts } from './work/wanted.ts';
 

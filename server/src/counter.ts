@@ -1,4 +1,4 @@
-import { partKinds, starterShelf, type Offer, type Supplier } from '@sprocket/core';
+import { dateAfter, daysAt, partKinds, starterShelf, type Offer, type Supplier } from '@sprocket/core';
 
 /** What the parts counter says of itself and offers: made up, the same for the same day. */
 export interface Counter {
@@ -124,4 +124,45 @@ export function counterOn(day: string): Counter {
     })),
     offers,
   };
+}
+
+/** What was ordered at the counter: by whom, what, when. */
+export interface CounterOrder {
+  supplier: string;
+  part: string;
+  orderedOn: string;
+}
+
+/** How an order stands on a day: taken, promised for a day, or come. */
+export interface OrderStanding extends CounterOrder {
+  state: 'ordered' | 'promised' | 'arrived';
+  promisedOn: string | null;
+  arrivedOn: string | null;
+}
+
+/**
+ * How orders stand on a day, as simulated days pass: the day after it is placed an order is promised for its likeliest
+ * day; it comes on a day of its supplier's range, drawn from what it is, and is promised anew once it is late. What is
+ * ordered of suppliers the counter does not have is left out.
+ * @param day ISO date
+ */
+export function standingsOn(day: string, orders: readonly CounterOrder[]): OrderStanding[] {
+  const counters = new Map<string, Counter>();
+  const offersOn = (on: string): readonly Offer[] => {
+    const known = counters.get(on) ?? counterOn(on);
+    counters.set(on, known);
+    return known.offers;
+  };
+  return orders.flatMap(({ supplier, part, orderedOn }): OrderStanding[] => {
+    const trade = trades.find((t) => t.id === supplier);
+    if (!trade) return [];
+    const offer = offersOn(orderedOn).find((o) => o.supplier === supplier && o.part === part);
+    const lead = offer?.leadDays ?? trade.days;
+    const comes = dateAfter(orderedOn, Math.round(daysAt(lead, chanceOf(`${supplier} ${part} ${orderedOn} comes`))));
+    const first = dateAfter(orderedOn, lead.likely);
+    const order = { supplier, part, orderedOn };
+    if (day >= comes) return [{ ...order, state: 'arrived', promisedOn: first, arrivedOn: comes }];
+    if (day <= orderedOn) return [{ ...order, state: 'ordered', promisedOn: null, arrivedOn: null }];
+    return [{ ...order, state: 'promised', promisedOn: day > first ? comes : first, arrivedOn: null }];
+  });
 }

@@ -5,6 +5,7 @@ import { request, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import type { OrderStanding } from './counter.ts';
 import { createServer } from './server.ts';
 
 describe('server', () => {
@@ -114,5 +115,48 @@ describe('server', () => {
     expect(offers.data?.filter((o) => packs.has(o.part) && silent.has(o.supplier))).to.deep.equal([]);
     expect((await ask('soon')).status).to.equal(400);
     expect((await ask('2026-02-30')).status).to.equal(400);
+  });
+
+  it('its orders go from taken to promised to come as days pass, each once, and never back', async () => {
+    const orders = [
+      { supplier: 'low-weir-direct', part: 'torque-arm', orderedOn: '2026-03-02' },
+      { supplier: 'farquay-importers', part: 'grease', orderedOn: '2026-03-02' },
+      { supplier: 'nobody', part: 'grease', orderedOn: '2026-03-02' },
+    ];
+    const on = async (day: string, sent: unknown = orders) => {
+      const answer = await fetch(`${url}/api/counter/orders`, {
+        method: 'POST',
+        headers: { 'content-type': 'application/json' },
+        body: JSON.stringify({ day, orders: sent }),
+      });
+      return { status: answer.status, body: (await answer.json()) as { error?: string; orders?: OrderStanding[] } };
+    };
+    const rank = { ordered: 0, promised: 1, arrived: 2 };
+    const last = new Map<string, number>();
+    const seen = new Set<string>();
+    for (let day = 2; day <= 31; day++) {
+      const { body } = await on(`2026-03-${String(day).padStart(2, '0')}`);
+      expect(body.orders?.map((o) => o.supplier)).to.deep.equal(['low-weir-direct', 'farquay-importers']);
+      for (const o of body.orders ?? []) {
+        expect(rank[o.state]).to.be.at.least(last.get(o.supplier) ?? 0);
+        last.set(o.supplier, rank[o.state]);
+        seen.add(`${o.supplier} ${o.state}`);
+        if (o.state === 'promised') expect(o.promisedOn && o.promisedOn > '2026-03-02').to.equal(true);
+        if (o.state === 'arrived')
+          expect(o.arrivedOn && o.arrivedOn <= `2026-03-${String(day).padStart(2, '0')}`).to.equal(true);
+      }
+    }
+    // 4 to 16 days, and, not in stock, 5 to 14 more.
+    expect([...seen].filter((s) => s.startsWith('low-weir')).length).to.equal(3);
+    expect((await on('2026-05-30')).body.orders?.every((o) => o.state === 'arrived')).to.equal(true);
+    for (const [day, sent, error] of [
+      ['soon', orders, /^day/],
+      ['2026-03-02', 'all', /^orders/],
+      ['2026-03-02', [null], /^orders\[0\]/],
+      ['2026-03-02', [{ ...orders[0], orderedOn: 'x' }], /^orders\[0\]\.orderedOn/],
+    ] as const) {
+      const { status, body } = await on(day, sent);
+      expect([status, error.test(body.error ?? '')], String(error)).to.deep.equal([400, true]);
+    }
   });
 });

@@ -5,7 +5,7 @@ import helmet from 'helmet';
 import { randomBytes } from 'node:crypto';
 import { existsSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { counterOn } from './counter.ts';
+import { counterOn, standingsOn, type CounterOrder } from './counter.ts';
 
 export interface ServerOptions {
   /** Folder of the built app. */
@@ -95,6 +95,11 @@ export function createServer({ appDir, demo = false, hosts = [] }: ServerOptions
     }
     res.json(counterOn(day));
   });
+  app.post('/api/counter/orders', express.json({ limit: '200kb' }), (req, res) => {
+    const body = ordersIn(req.body);
+    if (typeof body === 'string') res.status(400).json({ error: body });
+    else res.json({ standIn: true, orders: standingsOn(body.day, body.orders) });
+  });
   // The page is only ever handed out with its nonce filled in.
   app.get('/index.html', (_req, res) => {
     res.redirect(301, '/');
@@ -137,4 +142,23 @@ export function createServer({ appDir, demo = false, hosts = [] }: ServerOptions
 function statusOf(error: unknown): number {
   const status = typeof error === 'object' && error !== null && 'status' in error ? error.status : undefined;
   return typeof status === 'number' && status >= 400 && status < 600 ? status : 500;
+}
+
+/** Most orders asked of at once. */
+const MOST_ORDERS = 400;
+
+/** Orders asked after, or what is wrong with the question, by its place. */
+function ordersIn(body: unknown): { day: string; orders: CounterOrder[] } | string {
+  const { day, orders } = (body ?? {}) as { day?: unknown; orders?: unknown };
+  if (typeof day !== 'string' || !isDate(day)) return 'day: must be a date such as 2026-03-07';
+  if (!Array.isArray(orders) || orders.length > MOST_ORDERS) return `orders: must be a list of at most ${MOST_ORDERS}`;
+  const found: CounterOrder[] = [];
+  for (const [i, one] of orders.entries()) {
+    const { supplier, part, orderedOn } = (one ?? {}) as Record<string, unknown>;
+    if (typeof supplier !== 'string' || typeof part !== 'string')
+      return `orders[${i}]: must name a supplier and a part`;
+    if (typeof orderedOn !== 'string' || !isDate(orderedOn)) return `orders[${i}].orderedOn: must be a date`;
+    found.push({ supplier, part, orderedOn });
+  }
+  return { day, orders: found };
 }

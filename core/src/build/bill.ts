@@ -127,12 +127,58 @@ export const billSchema = z.object({
       hour: money.default(45),
       deposit: z.number().min(0).max(1).default(0.3),
       tax: z.number().min(0).max(1).default(0.2),
+      /** An invoice: its number, day, hours as worked, deposit as paid; null: none is written yet. */
+      invoice: z
+        .object({
+          number: z.string().max(40).default(''),
+          on: z.iso.date(),
+          hours: z.number().min(0).max(1000),
+          paid: money.default(0),
+        })
+        .nullable()
+        .default(null),
     })
     .prefault({}),
   /** A ready-made vehicle to hold against it: list price, and the one it is to be had for. */
-  readyMade: z.object({ list: money, sale: money }).nullable().default(null),
+  readyMade: z
+    .object({
+      list: money,
+      sale: money,
+      /** What a kilometre of it costs to run; null: nobody knows. */
+      perKm: z.number().min(0).max(100).nullable().default(null),
+    })
+    .nullable()
+    .default(null),
+  /** How it will be used, for what a kilometre costs. Usual figures until somebody says otherwise. */
+  use: z
+    .object({
+      kmAYear: z.number().min(0).max(100_000).default(2500),
+      years: z.number().min(0.5).max(50).default(6),
+      /** Share of all that was paid that it is sold for at the end. */
+      resale: z.number().min(0).max(1).default(0.2),
+      /** A kilowatt-hour from the wall. */
+      kWh: z.number().min(0).max(100).default(0.3),
+      /** Looking after it, each 1000 km. */
+      service: money.default(20),
+    })
+    .prefault({}),
 });
 export type Bill = z.infer<typeof billSchema>;
 
 /** Where a new build starts: nothing ordered, nobody asked. */
 export const usualBill = (): Bill => billSchema.parse({});
+
+/** What a counter answers of orders: how each stands. */
+export const standingsSchema = z.object({
+  orders: z
+    .array(
+      z.object({
+        supplier: supplierId,
+        part: z.string().min(1).max(80),
+        state: z.enum(['ordered', 'promised', 'arrived']),
+        promisedOn: z.iso.date().nullable(),
+        arrivedOn: z.iso.date().nullable(),
+      }),
+    )
+    .max(1000),
+});

@@ -45,6 +45,7 @@ import { hubGearRatio } from './rules/hubGearRatio.ts';
 import { hubGearSchool } from './rules/hubGearSchool.ts';
 import { hubGearTorque } from './rules/hubGearTorque.ts';
 import { kitSource } from './rules/kitSource.ts';
+import { kitBox } from './rules/kitBox.ts';
 import { lacing } from './rules/lacing.ts';
 import { leadLengths } from './rules/leadLengths.ts';
 import { leadWay } from './rules/leadWay.ts';
@@ -175,6 +176,7 @@ export const kitRules: readonly Rule[] = [
   lampVolts,
   packsJoined,
   meterReadings,
+  kitBox,
   handsPlace,
   loadLimit,
   wheelLoad,

@@ -1,4 +1,5 @@
 import { expect } from 'chai';
+import { usualLine } from '../build/bill.ts';
 import type { Build } from '../build/build.ts';
 import { usualLead, type CutoffWay, type Member } from '../build/wiring.ts';
 import { usualRider, usualTrailer, type Seat } from '../build/brief.ts';
@@ -78,6 +79,13 @@ const readings =
     build.wiring.checks = Object.fromEntries(
       Object.entries(volts).map(([id, v]) => [id, { volts: v, on: '2026-04-01' }]),
     );
+  };
+/** What was ticked off of the kit's box. */
+const unboxed =
+  (found: Record<string, 'present' | 'missing' | 'faulty'> | 'all') =>
+  ({ build, kit }: World): void => {
+    const all = Object.fromEntries((kit.contents ?? []).map((c) => [c.id, 'present' as const]));
+    build.bill.lines[kit.id] = { ...usualLine, state: 'arrived', unboxed: found === 'all' ? all : found };
   };
 const table: Record<string, Row[]> = {
   'bracket-thread-hand': [
@@ -1798,6 +1806,25 @@ const table: Record<string, Row[]> = {
     ['one crossed, another outside', { edit: readings({ pack: 60, charger: -42 }) }, 'stop', /crossed/],
     ['one outside', { edit: readings({ pack: 60 }) }, 'stop', /outside/],
     ['of a check that is not asked', { edit: readings({ other: -9 }) }, 'none'],
+  ],
+  'kit-box': [
+    ['not unpacked', {}, 'none'],
+    ['half looked for', { edit: unboxed({ motor: 'present' }) }, 'measure', /1 of/],
+    ['a nut missing', { edit: unboxed({ nuts: 'missing' }) }, 'rework', /1 thing of/],
+    ['nut and washers', { edit: unboxed({ nuts: 'missing', washers: 'faulty' }) }, 'rework', /2 things/],
+    ['the motor at fault', { edit: unboxed({ motor: 'faulty', nuts: 'missing' }) }, 'stop', /motor/],
+    ['all there', { edit: unboxed('all') }, 'fits'],
+    ['of a thing that is not in it', { edit: unboxed({ lamp: 'missing' }) }, 'none'],
+    [
+      'of another kit than is chosen',
+      {
+        edit: (w) => {
+          unboxed({ nuts: 'missing' })(w);
+          w.build.choice.kitId = null;
+        },
+      },
+      'none',
+    ],
   ],
   'cable-run': [
     ['along the top', {}, 'fits'],

@@ -113,6 +113,7 @@ const ofWiring = new Set([
   'lamp-volts',
   'packs-joined',
   'meter-readings',
+  'kit-box',
 ]);
 
 /** One pack of each form that lies differently. */

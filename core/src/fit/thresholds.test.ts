@@ -1873,6 +1873,7 @@ describe('every threshold, just below and just above', () => {
       'frame-material',
       'hanger',
       'hub-gear-school',
+      'kit-box',
       'kit-source',
       'legal-duties',
       'legal-throttle',

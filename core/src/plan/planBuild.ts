@@ -6,6 +6,8 @@ import type { DonorGeometry, Point } from '../donor/geometry.ts';
 import type { Finding } from '../fit/finding.ts';
 import { headOf, judgeInSteps } from '../fit/judge.ts';
 import { canIt, worthIt, type CanIt, type WorthIt } from '../fit/worth.ts';
+import { CHARGE_EFFICIENCY } from '../constants.ts';
+import { packLife } from '../pack/life.ts';
 import type { Kit } from '../parts/kit.ts';
 import type { Pack, PackPlace } from '../parts/pack.ts';
 import type { Shelf } from '../parts/part.ts';
@@ -13,6 +15,7 @@ import { finish, type Steps } from '../steps.ts';
 import type { PlanContext } from '../vehicle/context.ts';
 import { worstFirst, type Verdict } from '../verdict.ts';
 import type { BillSheet } from '../work/bill.ts';
+import { wholeCost, type Riding, type WholeCost } from '../work/wholeCost.ts';
 import { lineSteps } from '../work/steps/lineSteps.ts';
 import { billSheet, placeSpots, type SpotPlace } from './billSheet.ts';
 import { judgeCandidates, type Candidates } from './candidates.ts';
@@ -63,6 +66,8 @@ export interface ChosenPlan extends StageParts {
   bill: BillSheet;
   /** What is done at the bench, with what, and which step takes each line of the bill. */
   bench: BenchSheet;
+  /** All it comes to, a kilometre of it, and against a ready-made one. */
+  cost: WholeCost;
   /** Where on the side view each place of a line is. */
   spots: Record<SpotPlace, Point>;
   drawing: PlanDrawing;
@@ -119,10 +124,19 @@ export function* planInSteps(context: PlanContext): Steps<ChosenPlan> {
     chosen: { kit, pack },
     money,
     bill,
+    cost: wholeCost(bill.lines, context.build.bill, money.donor, ridingOf(context)),
     bench: { ...work, fits: lineSteps(bill.lines, work.steps) },
     spots: placeSpots(context, drawing.pack ? middleOf(drawing.pack.outline) : null),
     drawing,
   };
+}
+
+/** What a kilometre takes out of the battery and off its life; null where nothing can be ridden. */
+function ridingOf({ reckoning, pack, build }: PlanContext): Riding | null {
+  if (!reckoning || !pack) return null;
+  const { whPerKm } = reckoning.toEmpty;
+  const { pricePerKm } = packLife(pack, whPerKm, build.brief.temperatureC);
+  return { whPerKm, charged: CHARGE_EFFICIENCY[pack.chemistry], batteryPerKm: pricePerKm };
 }
 
 /** How a stage stands by its findings; "measure" where it has none, since nothing was shown to fit. */

@@ -11,7 +11,7 @@ import { demoBuild } from '../../test/demoBuild.ts';
 import { world } from '../../test/world.ts';
 import { leftOverOf } from './bill.ts';
 import { chargerFor } from './charger.ts';
-import { quotationOf } from './quotation.ts';
+import { invoiceOf, quotationOf } from './quotation.ts';
 
 const planOf = (build: Build) => planChosen(planContext(build, starterShelf));
 const line = (change: Partial<LineChoice>): LineChoice => ({ ...usualLine, ...change });
@@ -140,7 +140,7 @@ describe('a charger', () => {
 describe('a quotation', () => {
   it('adds up as printed: parts, hours, tax, deposit', () => {
     const { bill } = planOf(demoBuild('mixte'));
-    const shop = { name: 'Shop', hour: 45, deposit: 0.3, tax: 0.2 };
+    const shop = { name: 'Shop', hour: 45, deposit: 0.3, tax: 0.2, invoice: null };
     const sheet = quotationOf(bill, 125, shop);
     // 125 min are 2.1 h to the tenth: 94.50.
     expect([sheet.hours, sheet.work]).to.deep.equal([2.1, 94.5]);
@@ -149,5 +149,32 @@ describe('a quotation', () => {
     expect(sheet.tax).to.be.closeTo(Math.round(sheet.net * 20) / 100, 1e-9);
     expect(sheet.total).to.be.closeTo(sheet.net + sheet.tax, 1e-9);
     expect(sheet.deposit).to.be.closeTo(Math.round(sheet.total * 30) / 100, 1e-9);
+  });
+
+  it('tools stay the shop’s own, bought or hired', () => {
+    const { build } = world({});
+    const shop = { name: '', hour: 40, deposit: 0.3, tax: 0.25, invoice: null };
+    const before = quotationOf(planOf(build).bill, 60, shop).net;
+    build.bill.lines['big-torque-wrench@bench'] = line({});
+    expect(planOf(build).bill.lines.some((l) => l.kind === 'tool')).to.equal(true);
+    expect(quotationOf(planOf(build).bill, 60, shop).net).to.equal(before);
+  });
+
+  it('an invoice asks for what is here or fitted and the hours as worked, less what was paid', () => {
+    const { build } = world({});
+    const shop = { name: '', hour: 40, deposit: 0.3, tax: 0.25, invoice: null };
+    expect(invoiceOf(planOf(build).bill, shop)).to.equal(null);
+    build.bill.lines['otter-r250'] = line({ state: 'fitted', price: 300 });
+    build.bill.lines['kettle-36-13'] = line({ state: 'arrived', price: 280.5 });
+    build.bill.lines['torque-arm@rear axle'] = line({ state: 'ordered' });
+    build.bill.lines['wren-m250'] = line({ state: 'arrived', price: 99 });
+    const sheet = invoiceOf(planOf(build).bill, {
+      ...shop,
+      invoice: { number: '7', on: '2026-04-01', hours: 3.5, paid: 200 },
+    });
+    expect(sheet?.parts.map((l) => l.key)).to.deep.equal(['otter-r250', 'kettle-36-13']);
+    expect(sheet?.net).to.equal(300 + 280.5 + 140);
+    expect(sheet?.total).to.be.closeTo(720.5 * 1.25, 0.005);
+    expect(sheet?.due).to.be.closeTo(720.5 * 1.25 - 200, 0.01);
   });
 });

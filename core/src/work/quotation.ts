@@ -21,7 +21,8 @@ const cents = (sum: number): number => Math.round(sum * 100) / 100;
  * @param minutes of work
  */
 export function quotationOf(bill: BillSheet, minutes: number, shop: Bill['shop']): Quotation {
-  const wanted = bill.lines.filter((l) => l.why !== 'notWanted');
+  // Tools stay the shop's own.
+  const wanted = bill.lines.filter((l) => l.why !== 'notWanted' && l.kind !== 'tool');
   const parts = wanted.filter((l) => l.price !== null && l.price > 0);
   const hours = Math.round(minutes / 6) / 10;
   const work = cents(hours * shop.hour);
@@ -38,4 +39,23 @@ export function quotationOf(bill: BillSheet, minutes: number, shop: Bill['shop']
     total,
     deposit: cents(total * shop.deposit),
   };
+}
+
+/** What a customer is asked for once it is done: what is on the vehicle or here, hours as worked, less what was paid. */
+export interface Invoice extends Quotation {
+  paid: number;
+  due: number;
+}
+
+/**
+ * An invoice from the bill: lines that are bought and here, each at its price. Null where none is written yet.
+ * What was only borrowed or had already costs nothing and stands on no invoice.
+ */
+export function invoiceOf(bill: BillSheet, shop: Bill['shop']): Invoice | null {
+  const { invoice } = shop;
+  if (!invoice) return null;
+  const onIt: readonly BillLine['state'][] = ['arrived', 'checked', 'fitted'];
+  const lines = bill.lines.filter((l) => l.why !== 'notWanted' && onIt.includes(l.state));
+  const sheet = quotationOf({ ...bill, lines }, invoice.hours * 60, shop);
+  return { ...sheet, paid: invoice.paid, due: cents(sheet.total - invoice.paid) };
 }

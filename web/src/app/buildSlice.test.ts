@@ -211,6 +211,15 @@ describe('what the builder decided', () => {
     expect(after(buildActions.billEdited(edit({ currency: 'GBP' }))).bill.currency).to.equal('GBP');
   });
 
+  it('the bench: times are put, a step is done at a moment and not done after all', () => {
+    const weekly = [{ day: 2, from: '18:00', to: '20:00' }];
+    const put = buildActions.benchEdited(edit({ weekly, hands: 2 as const }));
+    const done = buildActions.stepDone(edit({ step: 'wheel-out', at: '2026-03-01T10:00' }));
+    expect(after(put, done).bench).to.deep.include({ weekly, hands: 2, practised: false });
+    expect(after(put, done).bench.done).to.deep.equal({ 'wheel-out': '2026-03-01T10:00' });
+    expect(after(done, buildActions.stepDone(edit({ step: 'wheel-out', at: null }))).bench.done).to.deep.equal({});
+  });
+
   it('suppliers go with what they ask; offers take the place of the same ones’ for the same part', () => {
     const quay = { id: 'quay', name: 'Quay', shipping: 5, freeFrom: null, lithium: true, islands: null };
     const offer = {

@@ -15,7 +15,7 @@ export type PackView = 'place' | 'weight' | 'wheels' | 'make';
 export type WiringView = 'leads' | 'loom' | 'levers' | 'bar' | 'power' | 'settings' | 'checks';
 
 /** Which leg of the bill is on the Parts stage. */
-export type PartsView = 'bill' | 'time' | 'tools' | 'buying' | 'suppliers' | 'unpacking' | 'quotation';
+export type PartsView = 'bill' | 'time' | 'tools' | 'buying' | 'suppliers' | 'unpacking' | 'costs' | 'quotation';
 
 export interface UiState {
   units: UnitSystem;

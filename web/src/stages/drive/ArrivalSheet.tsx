@@ -1,3 +1,4 @@
+import { useLocation } from 'react-router';
 import { NativeSelect } from '@mantine/core';
 import type { Arrival, Kit } from '@sprocket/core';
 import { buildActions } from '../../app/buildSlice.ts';
@@ -39,6 +40,7 @@ function sizesOf({ hub, mid, controls }: Kit): Measured[] {
 /** Sizes as they came, above the data sheet: the plan is judged with them before the return date. */
 export function ArrivalSheet({ kit, data }: { kit: Kit; data: Kit | undefined }) {
   const { arrivals } = useBuild();
+  const { hash } = useLocation();
   const send = useSend();
   const here: Arrival = arrivals[kit.id] ?? {};
   const set = (key: keyof Arrival, value: Arrival[keyof Arrival]): void => {
@@ -51,7 +53,7 @@ export function ArrivalSheet({ kit, data }: { kit: Kit; data: Kit | undefined })
   };
   const count = Object.keys(here).length;
   return (
-    <details className="card arrival" open={count > 0}>
+    <details className="card arrival" id="as-it-came" open={count > 0 || hash === '#as-it-came'}>
       <summary>
         <h2>As it came</h2>
         <span className="quiet">

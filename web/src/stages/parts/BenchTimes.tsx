@@ -38,7 +38,7 @@ export function BenchTimes() {
   return (
     <section className="card no-print" aria-labelledby="bench-times">
       <h3 id="bench-times">When you work</h3>
-      <div className="order-row">
+      <div className="fields fields-three">
         <NativeSelect
           label="Hands"
           value={String(bench.hands)}
@@ -49,6 +49,7 @@ export function BenchTimes() {
           onChange={(e) => edit({ hands: e.currentTarget.value === '2' ? 2 : 1 })}
         />
         <Checkbox
+          className="bench-practised"
           label="Has done conversions before"
           checked={bench.practised}
           onChange={(e) => edit({ practised: e.currentTarget.checked })}
@@ -73,7 +74,7 @@ export function BenchTimes() {
           <BenchRow key={on} words={`Not on ${on}`} drop={() => edit({ away: bench.away.filter((_, k) => k !== i) })} />
         ))}
       </ul>
-      <div className="order-row">
+      <div className="bench-add">
         <NativeSelect
           label="Bench time"
           value={draft.when}

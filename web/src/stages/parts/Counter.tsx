@@ -1,5 +1,13 @@
 import { Button, FileButton } from '@mantine/core';
-import { offerHeads, offerSchema, readOffers, supplierSchema, type Offer, type Supplier } from '@sprocket/core';
+import {
+  type BillSheet,
+  offerHeads,
+  offerSchema,
+  readOffers,
+  supplierSchema,
+  type Offer,
+  type Supplier,
+} from '@sprocket/core';
 import Papa from 'papaparse';
 import { useState } from 'react';
 import { buildActions } from '../../app/buildSlice.ts';
@@ -8,12 +16,13 @@ import { usePlanContext } from '../../sheet/PlanProvider.tsx';
 import { downloadText } from '../../ui/download.ts';
 import { useMoney } from '../../ui/money.ts';
 import { today } from '../../ui/today.ts';
+import { TypedOffer } from './TypedOffer.tsx';
 
 /** Largest price list that is read, bytes. */
 const LARGEST = 2_000_000;
 
 /** Suppliers and what they ask: from the stand-in counter, from a price list, typed. */
-export function Counter() {
+export function Counter({ bill }: { bill: BillSheet }) {
   const build = useBuild();
   const send = useSend();
   const money = useMoney();
@@ -125,47 +134,52 @@ export function Counter() {
           A list’s first row names its columns: {offerHeads.join(', ')}. The first three must be there.
         </p>
       </div>
+      <TypedOffer bill={bill} bring={bring} />
       {suppliers.length > 0 ? (
-        <table className="bill card">
-          <thead>
-            <tr>
-              <th scope="col">Supplier</th>
-              <th scope="col" className="num">
-                Carriage
-              </th>
-              <th scope="col" className="num">
-                Free from
-              </th>
-              <th scope="col">Batteries</th>
-              <th scope="col">Islands</th>
-              <th scope="col" className="num">
-                Prices
-              </th>
-              <td />
-            </tr>
-          </thead>
-          <tbody>
-            {suppliers.map((s) => (
-              <tr key={s.id}>
-                <th scope="row">{s.name}</th>
-                <td className="num">{money(s.shipping)}</td>
-                <td className="num">{s.freeFrom === null ? 'never' : money(s.freeFrom)}</td>
-                <td>{s.lithium ? 'sends them' : 'does not send them'}</td>
-                <td>{s.islands === null ? 'does not send there' : `${money(s.islands)} more`}</td>
-                <td className="num">{offers.filter((o) => o.supplier === s.id).length}</td>
-                <td>
-                  <Button
-                    size="compact-xs"
-                    variant="subtle"
-                    onClick={() => send(buildActions.supplierDropped({ field: `bill.supplier.${s.id}`, value: s.id }))}
-                  >
-                    Leave out<span className="sr"> {s.name}</span>
-                  </Button>
-                </td>
+        <div className="scroll-x" tabIndex={0} role="region" aria-label="Suppliers">
+          <table className="bill">
+            <thead>
+              <tr>
+                <th scope="col">Supplier</th>
+                <th scope="col" className="num">
+                  Carriage
+                </th>
+                <th scope="col" className="num">
+                  Free from
+                </th>
+                <th scope="col">Batteries</th>
+                <th scope="col">Islands</th>
+                <th scope="col" className="num">
+                  Prices
+                </th>
+                <td />
               </tr>
-            ))}
-          </tbody>
-        </table>
+            </thead>
+            <tbody>
+              {suppliers.map((s) => (
+                <tr key={s.id}>
+                  <th scope="row">{s.name}</th>
+                  <td className="num">{money(s.shipping)}</td>
+                  <td className="num">{s.freeFrom === null ? 'never' : money(s.freeFrom)}</td>
+                  <td>{s.lithium ? 'sends them' : 'does not send them'}</td>
+                  <td>{s.islands === null ? 'does not send there' : `${money(s.islands)} more`}</td>
+                  <td className="num">{offers.filter((o) => o.supplier === s.id).length}</td>
+                  <td>
+                    <Button
+                      size="compact-xs"
+                      variant="subtle"
+                      onClick={() =>
+                        send(buildActions.supplierDropped({ field: `bill.supplier.${s.id}`, value: s.id }))
+                      }
+                    >
+                      Leave out<span className="sr"> {s.name}</span>
+                    </Button>
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </div>
       ) : null}
     </section>
   );

@@ -7,6 +7,7 @@ import { useMoney } from '../../ui/money.ts';
 import { BillBoard } from './BillBoard.tsx';
 import { BillTable } from './BillTable.tsx';
 import { Buying } from './Buying.tsx';
+import { Costs } from './Costs.tsx';
 import { Counter } from './Counter.tsx';
 import { Orders } from './Orders.tsx';
 import { Quotation } from './Quotation.tsx';
@@ -22,7 +23,8 @@ const viewWords: Record<PartsView, string> = {
   buying: 'Buying',
   suppliers: 'Suppliers and prices',
   unpacking: 'Unpacking',
-  quotation: 'Quotation',
+  costs: 'What it costs',
+  quotation: 'Quotation and invoice',
 };
 
 /** What to order, in which order, what it costs and when it comes. */
@@ -96,8 +98,9 @@ export function PartsStage() {
           <Orders bill={bill} />
         </>
       ) : null}
-      {view === 'suppliers' ? <Counter /> : null}
+      {view === 'suppliers' ? <Counter bill={bill} /> : null}
       {view === 'unpacking' ? <Unpacking bill={bill} /> : null}
+      {view === 'costs' ? <Costs /> : null}
       {view === 'quotation' ? <Quotation bill={bill} /> : null}
     </>
   );

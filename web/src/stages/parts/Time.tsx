@@ -40,39 +40,39 @@ export function Time({ bill }: { bill: BillSheet }) {
           </Button>
         ) : null}
       </div>
-      <dl className="sums card">
-        <div>
-          <dt>Work left</dt>
-          <dd className="num">{time ? longWords(time.minutes) : '–'}</dd>
-        </div>
-        <div>
-          <dt>As likely done as not by</dt>
-          <dd className="num">{time?.doneBy ? whenDone(time.doneBy[1]) : '–'}</dd>
-        </div>
-        <div>
-          <dt>Nine times in ten by</dt>
-          <dd className="num">{time?.doneBy ? whenDone(time.doneBy[2]) : '–'}</dd>
-        </div>
-        <div className={late ? 'tone-text-rework' : ''}>
-          <dt>Chance of being done in time</dt>
-          <dd className="num">{chance === null ? '–' : `${Math.round(chance * 100)} %`}</dd>
-        </div>
-        <div>
-          <TextInput
-            type="date"
-            label="Wanted by"
-            value={neededBy ?? ''}
-            onChange={(event) =>
-              send(
-                buildActions.billEdited({
-                  field: 'bill.neededBy',
-                  value: { neededBy: event.currentTarget.value || null },
-                }),
-              )
-            }
-          />
-        </div>
-      </dl>
+      <div className="card time-head">
+        <dl className="sums">
+          <div>
+            <dt>Work left</dt>
+            <dd className="num">{time ? longWords(time.minutes) : '–'}</dd>
+          </div>
+          <div>
+            <dt>As likely done as not by</dt>
+            <dd className="num">{time?.doneBy ? whenDone(time.doneBy[1]) : '–'}</dd>
+          </div>
+          <div>
+            <dt>Nine times in ten by</dt>
+            <dd className="num">{time?.doneBy ? whenDone(time.doneBy[2]) : '–'}</dd>
+          </div>
+          <div className={late ? 'tone-text-rework' : ''}>
+            <dt>Chance of being done in time</dt>
+            <dd className="num">{chance === null ? '–' : `${Math.round(chance * 100)} %`}</dd>
+          </div>
+        </dl>
+        <TextInput
+          type="date"
+          label="Wanted by"
+          value={neededBy ?? ''}
+          onChange={(event) =>
+            send(
+              buildActions.billEdited({
+                field: 'bill.neededBy',
+                value: { neededBy: event.currentTarget.value || null },
+              }),
+            )
+          }
+        />
+      </div>
       {time?.refused ? (
         <p className="card edge-measure">
           <strong>No schedule: </strong>

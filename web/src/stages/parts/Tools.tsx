@@ -1,4 +1,4 @@
-import { NativeSelect } from '@mantine/core';
+import { Button, NativeSelect } from '@mantine/core';
 import { usualLine, type BenchNeed, type LineSource } from '@sprocket/core';
 import { buildActions } from '../../app/buildSlice.ts';
 import { useSend } from '../../app/store.ts';
@@ -18,9 +18,14 @@ const fromWords: Partial<Record<LineSource, string>> = {
 export function Tools() {
   const { bench, money: sums } = usePlan();
   const money = useMoney();
+  const send = useSend();
   const { needs } = bench;
   const open = needs.filter((n) => n.from === null);
   const worth = open.reduce((sum, n) => sum + (n.price ?? 0) * n.count, 0);
+  const restIsHere = (): void => {
+    const value = open.map(({ key, name }) => ({ key, change: { ...usualLine, name, from: 'have' as const } }));
+    send(buildActions.linesEdited({ field: 'bill.bench.have', value }));
+  };
   if (needs.length === 0) return <p className="card">Choose a kit first: its steps name the tools.</p>;
   return (
     <section aria-labelledby="tools">
@@ -31,6 +36,11 @@ export function Tools() {
             ? `all looked for; ${money(sums.bench)} to be bought or hired`
             : `${open.length} of ${needs.length} not looked for yet: ${money(worth)} if none of them is there`}
         </span>
+        {open.length > 0 ? (
+          <Button size="compact-sm" variant="default" onClick={restIsHere}>
+            All others are at hand
+          </Button>
+        ) : null}
       </div>
       {(['tool', 'supply'] as const).map((kind) => (
         <table key={kind} className="bill needs">
@@ -75,7 +85,7 @@ function Need({ need }: { need: BenchNeed }) {
       );
   };
   const data = [
-    { value: '', label: 'not looked for yet' },
+    { value: '', label: 'not looked for' },
     { value: 'have', label: 'at hand' },
     { value: 'borrow', label: 'borrowed' },
     ...(need.hire === null ? [] : [{ value: 'hire', label: `hired, ${money(need.hire)} a day` }]),

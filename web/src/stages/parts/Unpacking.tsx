@@ -1,5 +1,6 @@
 import { NativeSelect, SegmentedControl, TextInput } from '@mantine/core';
 import { daysBetween, putLine, type BillLine, type BillSheet, type KitContent, type LineState } from '@sprocket/core';
+import { Link } from 'react-router';
 import { buildActions } from '../../app/buildSlice.ts';
 import { useBuild, useSend } from '../../app/store.ts';
 import { usePlanContext } from '../../sheet/PlanProvider.tsx';
@@ -65,6 +66,14 @@ function UnpackLine({ line }: { line: BillLine }) {
       />
       {contents.length > 0 ? (
         <BoxList contents={contents} found={choice.unboxed} onFound={(unboxed) => edit({ unboxed })} />
+      ) : null}
+      {line.kind === 'kit' && line.why !== 'notWanted' ? (
+        <p>
+          <Link to="../drive#as-it-came" relative="path">
+            Measure what must fit as it came
+          </Link>
+          : what is measured counts above its data sheet, and the plan is judged again with it.
+        </p>
       ) : null}
       <div className="fields">
         <TextInput

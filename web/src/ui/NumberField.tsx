@@ -1,0 +1,50 @@
+import { TextInput } from '@mantine/core';
+import { useEffect, useState } from 'react';
+
+/** A plain number with a label, its unit in it. What is no number, or out of bounds, is told and not taken. */
+export function NumberField({
+  label,
+  value,
+  onValue,
+  most,
+  description,
+}: {
+  label: string;
+  value: number | null;
+  onValue: (value: number) => void;
+  most: number;
+  description?: string;
+}) {
+  const shown = value === null ? '' : String(Math.round(value * 1000) / 1000);
+  const [typed, setTyped] = useState(shown);
+  const [last, setLast] = useState(shown);
+  if (shown !== last) {
+    // Changed elsewhere: by undo, or in another window.
+    setLast(shown);
+    if (read(typed) !== value) setTyped(shown);
+  }
+  const [fault, setFault] = useState('');
+  useEffect(() => setFault(''), [value]);
+  return (
+    <TextInput
+      label={label}
+      description={description}
+      value={typed}
+      inputMode="decimal"
+      error={fault || undefined}
+      onChange={(event) => {
+        const text = event.currentTarget.value;
+        setTyped(text);
+        const n = read(text);
+        if (n === null || n < 0 || n > most) setFault(text.trim() === '' ? '' : `a number from 0 to ${most}`);
+        else onValue(n);
+      }}
+    />
+  );
+}
+
+function read(text: string): number | null {
+  const plain = text.replace(',', '.').trim();
+  const n = Number(plain);
+  return plain === '' || !Number.isFinite(n) ? null : n;
+}
