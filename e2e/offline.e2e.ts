@@ -16,7 +16,7 @@ async function keptWhole(app: App): Promise<void> {
 describe('the app without its server', () => {
   let app: App;
   before(async () => {
-    app = await startApp({ demo: true });
+    app = await startApp({ demo: true, offline: true });
     await visit(app, '/');
     await keptWhole(app);
     await app.stopServer();
@@ -74,7 +74,7 @@ describe('a new version', () => {
   let app: App;
   before(async () => {
     cpSync(BUILT, appDir, { recursive: true });
-    app = await startApp({ demo: true, appDir });
+    app = await startApp({ demo: true, offline: true, appDir });
     await visit(app, '/');
     await keptWhole(app);
   });

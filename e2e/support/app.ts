@@ -66,13 +66,17 @@ function killAll(profile: string): number {
   return found;
 }
 
-/** Serves the built app and opens it in a fresh browser profile. */
+/**
+ * Serves the built app and opens it in a fresh browser profile. Only with `offline` is the app kept in the browser as
+ * well: fetching all of it anew for every profile would take the processor from what is tested.
+ */
 export async function startApp({
   demo = false,
   width = 1280,
   height = 800,
   dark = false,
   appDir = BUILT,
+  offline = false,
 } = {}): Promise<App> {
   const profile = mkdtempSync(join(tmpdir(), 'sprocket-profile-'));
   const downloads = mkdtempSync(join(tmpdir(), 'sprocket-downloads-'));
@@ -95,6 +99,10 @@ export async function startApp({
         console.error(`Content Security Policy: ${violatedDirective} ${blockedURI}`);
       });
     });
+    if (!offline)
+      await page.evaluateOnNewDocument(() => {
+        Reflect.deleteProperty(Navigator.prototype, 'serviceWorker');
+      });
     page.on('console', (message) => {
       // A page that is none of the app's, as a test opens to be at its address, has no icon, and the browser asks for one.
       if (message.location().url?.endsWith('/favicon.ico')) return;

@@ -8,7 +8,9 @@ import { starterShelf } from '../parts/shelf/starterShelf.ts';
 import { planContext } from '../plan/context.ts';
 import { planChosen } from '../plan/planBuild.ts';
 import { demoBuild } from '../../test/demoBuild.ts';
+import { manyBuilds } from '../../test/manyBuilds.ts';
 import { world } from '../../test/world.ts';
+import { doingsOf } from './steps/steps.ts';
 import { leftOverOf } from './bill.ts';
 import { chargerFor } from './charger.ts';
 import { invoiceOf, quotationOf } from './quotation.ts';
@@ -32,6 +34,29 @@ describe('the bill', () => {
             l.key,
           ).to.equal(true);
       }
+    }
+  });
+
+  it('on any donor every fix is a line with price and mass and a step or minutes of its own; none twice', () => {
+    for (const build of [...demos.map(demoBuild), ...manyBuilds()]) {
+      const plan = planOf(build);
+      const name = `${build.donor.kind} ${build.choice.kitId ?? ''}`;
+      const keys = plan.bill.lines.map((l) => l.key);
+      expect(new Set(keys).size, name).to.equal(keys.length);
+      const wished = plan.bill.lines.map((l) => `${l.part}@${l.place ?? ''}`);
+      expect(new Set(wished).size, name).to.equal(wished.length);
+      for (const { finding, remedy } of doingsOf(build, plan.findings)) {
+        for (const taking of remedy.takes) {
+          const line = plan.bill.lines.find((l) => l.part === taking.part && l.place === taking.place);
+          expect(line?.price, `${name} ${finding.rule} ${taking.part}`).to.be.a('number');
+          expect(line?.count, `${name} ${finding.rule} ${taking.part}`).to.be.at.least(taking.count);
+          expect(line?.massKg, `${name} ${finding.rule} ${taking.part}`).to.be.at.least(0);
+          expect(line?.by, `${name} ${finding.rule} ${taking.part}`).to.include(finding.rule);
+        }
+        expect(remedy.work, `${name} ${finding.rule}`).to.be.at.least(0);
+      }
+      expect(plan.bill.sums.wanted, name).to.be.closeTo(plan.money.conversion, 1e-9);
+      expect(plan.figures.find((f) => f.id === 'price')?.value?.si, name).to.be.closeTo(plan.money.conversion, 1e-9);
     }
   });
 

@@ -21,23 +21,6 @@ export const stepGroups = [
   'check',
 ] as const;
 export type StepGroup = (typeof stepGroups)[number];
-export const stepGroupWords: Record<StepGroup, string> = {
-  look: 'Look and measure',
-  mend: 'Mend the donor',
-  strip: 'Take off',
-  frame: 'Frame',
-  motor: 'Motor',
-  wheel: 'Wheel',
-  brakes: 'Brakes',
-  gears: 'Gears',
-  bar: 'Bar',
-  sensors: 'Sensors',
-  pack: 'Battery',
-  loom: 'Leads',
-  set: 'Settings',
-  check: 'Check',
-};
-
 /** What of the bill a step fits: a part of the choice, or small parts by id. */
 export type StepUse = 'kit' | 'pack' | 'charger' | 'cluster' | 'ring' | 'hubGear' | SmallPartId;
 

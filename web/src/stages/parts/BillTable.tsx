@@ -16,7 +16,7 @@ import {
 import Papa from 'papaparse';
 import { memo, useCallback, useDeferredValue, useMemo, useState } from 'react';
 import { buildActions } from '../../app/buildSlice.ts';
-import { useBuild, useSend } from '../../app/store.ts';
+import { store, useBuild, useSend } from '../../app/store.ts';
 import { downloadText } from '../../ui/download.ts';
 import { useMoney } from '../../ui/money.ts';
 import { today } from '../../ui/today.ts';
@@ -39,7 +39,8 @@ const whoWants = (line: BillLine): string =>
     : line.by.map((by) => ruleWords.get(by) ?? byWords[by] ?? by).join(', ');
 
 /** The bill as a table: grouped, searched, every line's state by keyboard. */
-export function BillTable({ bill }: { bill: BillSheet }) {
+export function BillTable({ bill: fresh }: { bill: BillSheet }) {
+  const bill = useSameLines(fresh);
   const build = useBuild();
   const send = useSend();
   const money = useMoney();
@@ -70,6 +71,13 @@ export function BillTable({ bill }: { bill: BillSheet }) {
       );
     },
     [send],
+  );
+  const put = useCallback(
+    (line: BillLine, state: LineState, reason?: string): void => {
+      const now = store.getState().build.present.build;
+      if (now) edit(line, { ...putLine(line, now.bill, state, today()), ...(reason ? { reason } : {}) });
+    },
+    [edit],
   );
   const reminders = remindersOf(bill.lines);
   const save = (): void => {
@@ -156,7 +164,14 @@ export function BillTable({ bill }: { bill: BillSheet }) {
               </thead>
               <tbody>
                 {group.lines.map((line) => (
-                  <LineRow key={line.key} line={line} supplier={names.get(line.choice.supplier ?? '')} onEdit={edit} />
+                  <LineRow
+                    key={line.key}
+                    line={line}
+                    supplier={names.get(line.choice.supplier ?? '')}
+                    money={money}
+                    onEdit={edit}
+                    onState={put}
+                  />
                 ))}
               </tbody>
             </table>
@@ -174,17 +189,35 @@ export function BillTable({ bill }: { bill: BillSheet }) {
   );
 }
 
+/** The bill with each line that is as it was as the same thing it was, so that its row need not be drawn anew. */
+function useSameLines(bill: BillSheet): BillSheet {
+  const [kept] = useState(() => new Map<string, { text: string; line: BillLine }>());
+  return useMemo(() => {
+    const lines = bill.lines.map((line) => {
+      const text = JSON.stringify(line);
+      const before = kept.get(line.key);
+      if (before?.text === text) return before.line;
+      kept.set(line.key, { text, line });
+      return line;
+    });
+    return { ...bill, lines };
+  }, [bill, kept]);
+}
+
+/** A row is drawn anew only when its own line is another: it looks nothing up that changes with every edit. */
 const LineRow = memo(function LineRow({
   line,
   supplier,
+  money,
   onEdit,
+  onState,
 }: {
   line: BillLine;
   supplier: string | undefined;
+  money: (sum: number) => string;
   onEdit: (line: BillLine, change: Partial<BillLine['choice']>) => void;
+  onState: (line: BillLine, state: LineState, reason?: string) => void;
 }) {
-  const money = useMoney();
-  const { bill } = useBuild();
   const [reason, setReason] = useState('');
   const mark = markOf(line);
   const next = nextState(line.state);
@@ -214,7 +247,7 @@ const LineRow = memo(function LineRow({
                     size="compact-xs"
                     variant="default"
                     disabled={reason.trim().length < 8}
-                    onClick={() => onEdit(line, { ...putLine(line, bill, 'ordered', today()), reason: reason.trim() })}
+                    onClick={() => onState(line, 'ordered', reason.trim())}
                   >
                     Order with this reason
                   </Button>
@@ -231,36 +264,39 @@ const LineRow = memo(function LineRow({
       <td className="num">{line.price === null ? 'ask' : money(line.price)}</td>
       <td className="num">{line.price === null ? '–' : money(line.sum)}</td>
       <td>
-        <NativeSelect
-          size="xs"
+        <select
+          className="plain-select"
           aria-label={`Where ${line.name} comes from`}
           value={line.from}
-          data={lineSources.map((value) => ({
-            value,
-            label: value === 'order' && supplier ? supplier : lineSourceWords[value],
-          }))}
           onChange={(event) => onEdit(line, { from: event.currentTarget.value as LineSource })}
-        />
+        >
+          {lineSources.map((value) => (
+            <option key={value} value={value}>
+              {value === 'order' && supplier ? supplier : lineSourceWords[value]}
+            </option>
+          ))}
+        </select>
       </td>
       <td>
         <div className="bill-state">
-          <NativeSelect
-            size="xs"
+          <select
+            className="plain-select"
             aria-label={`State of ${line.name}`}
             value={line.state}
-            data={lineStates.map((value) => ({
-              value,
-              label: lineStateWords[value],
-              disabled: held && value !== 'wanted',
-            }))}
-            onChange={(event) => onEdit(line, putLine(line, bill, event.currentTarget.value as LineState, today()))}
-          />
+            onChange={(event) => onState(line, event.currentTarget.value as LineState)}
+          >
+            {lineStates.map((value) => (
+              <option key={value} value={value} disabled={held && value !== 'wanted'}>
+                {lineStateWords[value]}
+              </option>
+            ))}
+          </select>
           {next && !held ? (
             <Button
               size="compact-xs"
               variant="default"
               aria-label={`${line.name}: ${lineStateWords[next]}`}
-              onClick={() => onEdit(line, putLine(line, bill, next, today()))}
+              onClick={() => onState(line, next)}
             >
               {lineStateWords[next]}
             </Button>

@@ -29,7 +29,7 @@ export const barSteps: readonly StepSpec[] = [
     place: 'levers',
     title: 'New levers on, cables in; a cable too short is changed now',
     when: (f) => f.newLevers,
-    minutes: [20, 5],
+    minutes: [18, 5],
     tools: ['hex-keys', 'cable-cutters'],
     after: [
       arrived,

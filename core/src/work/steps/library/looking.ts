@@ -17,7 +17,7 @@ export const lookingSteps: readonly StepSpec[] = [
     place: 'motor wheel',
     title: 'Check the kit against its list, and measure what has to fit',
     when: () => true,
-    minutes: [20, 5],
+    minutes: [18, 5],
     tools: ['vernier-caliper'],
     uses: ['kit'],
   },

@@ -9,7 +9,7 @@ export const loomSteps: readonly StepSpec[] = [
     place: 'pack',
     title: 'Battery’s holder to its place; no bolt may reach a cable or the shell of a cell',
     when: (f) => f.pack,
-    minutes: [22, 6],
+    minutes: [20, 6],
     tools: (f) => (f.packFixing === 'stands' ? ['drill', 'rivet-nut-setter', 'hex-keys'] : ['hex-keys']),
     supplies: { threadlock: 1 },
     after: [after('volts-pack', 'a wrong battery goes back without a mark'), after('on-stand', tidy)],
@@ -40,7 +40,7 @@ export const loomSteps: readonly StepSpec[] = [
     place: 'leads',
     title: 'Lay every lead loosely, the longest first',
     when: () => true,
-    minutes: [30, 8],
+    minutes: [25, 8],
     tools: ['side-cutters'],
     after: [
       after('wheel-in', 'the motor’s lead has to lie as it will'),
@@ -83,7 +83,7 @@ export const loomSteps: readonly StepSpec[] = [
     place: 'leads',
     title: 'Tie the leads, trim the ties, drip loops downward',
     when: () => true,
-    minutes: [18, 5],
+    minutes: [15, 5],
     tools: ['side-cutters'],
     uses: ['cable-ties', 'sleeve'],
     after: [

@@ -9,7 +9,7 @@ export const sensorsSteps: readonly StepSpec[] = [
     place: 'bracket',
     title: 'Cadence ring and its sensor, the right side outward',
     when: (f) => f.cadence,
-    minutes: [18, 5],
+    minutes: [15, 5],
     tools: (f) => (f.survey.crankFit?.value === 'cottered' ? ['pin-press'] : ['crank-puller']),
     after: [arrived, after('on-stand', tidy)],
   },

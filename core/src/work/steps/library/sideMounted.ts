@@ -40,7 +40,7 @@ export const sideMountedSteps: readonly StepSpec[] = [
     place: 'rear wheel',
     title: 'Set the gears: end stops, then the cable',
     when: (f) => f.derailleur && (f.hub === 'rear' || f.mid || f.cogs === 'new'),
-    minutes: [20, 5],
+    minutes: [18, 5],
     tools: ['hex-keys', 'screwdrivers'],
     after: [
       after('axle-tight', 'the wheel must not move any more'),

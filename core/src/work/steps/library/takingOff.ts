@@ -113,7 +113,7 @@ export const takingOffSteps: readonly StepSpec[] = [
     place: 'bar',
     title: 'Grips off, with water or air under them',
     when: (f) => (f.throttle || f.newLevers) && !f.barTape,
-    minutes: [12, 3],
+    minutes: [8, 3],
     after: [after('on-stand', tidy)],
   },
   {

@@ -40,7 +40,7 @@ export const wheelSteps: readonly StepSpec[] = [
     place: 'motor wheel',
     title: 'A little air in the tube, then tube and tyre on',
     when: (f) => f.hub !== null,
-    minutes: [15, 4],
+    minutes: [12, 4],
     tools: ['tyre-levers', 'track-pump'],
     after: [
       after('tape-rim', 'without tape the tube goes at the first hole'),
