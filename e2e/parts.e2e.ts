@@ -183,6 +183,9 @@ describe('parts', () => {
     expect(await axeFindings(app.page)).to.deep.equal([]);
     await leg(app.page, 'What it costs');
     await waitForText(app.page, '.costs', /Tools and supplies\s*\S*8[\s\S]*A kilometre/);
+    await pick(app.page, 'What becomes of Brake levers', 'sold');
+    await fill(app.page, 'For, EUR', '15');
+    await waitForText(app.page, '.costs', /Won back by selling\s*-\S*15/);
     await press(app.page, 'Name one to hold it against');
     await fill(app.page, 'To be had for, EUR', '100');
     await waitForText(app.page, '.cost-cards', /more than the one that is to be had/);

@@ -211,6 +211,7 @@ export { dateAfter, dateOf, dayOf, daysBetween, isDate, minutesOf, momentText } 
 export { placesOf, readScheduleCase, runScheduleCase } from './work/scheduleCase.ts';
 export { type BuyingSheet, buyingSheet } from './work/buying.ts';
 export { type Bench, type Weekly } from './build/bench.ts';
+export { type DonorThing } from './work/donorThings.ts';
 export { type BuildTime, buildTime } from './work/buildSchedule.ts';
 export { type BenchNeed } from './work/steps/needs.ts';
 export { type BuildStep } from './work/steps/step.ts';

@@ -15,6 +15,7 @@ import { finish, type Steps } from '../steps.ts';
 import type { PlanContext } from '../vehicle/context.ts';
 import { worstFirst, type Verdict } from '../verdict.ts';
 import type { BillSheet } from '../work/bill.ts';
+import { donorThings, type DonorThing } from '../work/donorThings.ts';
 import { wholeCost, type Riding, type WholeCost } from '../work/wholeCost.ts';
 import { lineSteps } from '../work/steps/lineSteps.ts';
 import { billSheet, placeSpots, type SpotPlace } from './billSheet.ts';
@@ -66,6 +67,8 @@ export interface ChosenPlan extends StageParts {
   bill: BillSheet;
   /** What is done at the bench, with what, and which step takes each line of the bill. */
   bench: BenchSheet;
+  /** What of the donor is kept, goes over, or is left over. */
+  donorThings: DonorThing[];
   /** All it comes to, a kilometre of it, and against a ready-made one. */
   cost: WholeCost;
   /** Where on the side view each place of a line is. */
@@ -124,6 +127,7 @@ export function* planInSteps(context: PlanContext): Steps<ChosenPlan> {
     chosen: { kit, pack },
     money,
     bill,
+    donorThings: donorThings(context, bill.lines),
     cost: wholeCost(bill.lines, context.build.bill, money.donor, ridingOf(context)),
     bench: { ...work, fits: lineSteps(bill.lines, work.steps) },
     spots: placeSpots(context, drawing.pack ? middleOf(drawing.pack.outline) : null),

@@ -22,6 +22,7 @@ import { useMoney } from '../../ui/money.ts';
 import { today } from '../../ui/today.ts';
 import { calendarOf } from './calendar.ts';
 import { MarkSign } from './BillBoard.tsx';
+import { useSameLines } from './useSameLines.ts';
 import { groupings, groupsOf, markOf, nextState, type Grouping } from './lines.ts';
 
 const ruleWords = new Map(ruleCatalog.map((rule) => [rule.id, rule.words.toLowerCase()]));
@@ -32,11 +33,13 @@ const byWords: Readonly<Record<string, string>> = {
 };
 /** Who wants a line, in words. */
 const whoWants = (line: BillLine): string =>
-  line.why === 'notWanted'
-    ? leftOverOf(line.choice, today()) === 'sendBack'
-      ? 'nothing any more: cancel it or send it back'
-      : 'nothing any more: a spare'
-    : line.by.map((by) => ruleWords.get(by) ?? byWords[by] ?? by).join(', ');
+  line.why === 'notWanted' && line.from === 'donor'
+    ? 'of the donor, off it'
+    : line.why === 'notWanted'
+      ? leftOverOf(line.choice, today()) === 'sendBack'
+        ? 'nothing any more: cancel it or send it back'
+        : 'nothing any more: a spare'
+      : line.by.map((by) => ruleWords.get(by) ?? byWords[by] ?? by).join(', ');
 
 /** The bill as a table: grouped, searched, every line's state by keyboard. */
 export function BillTable({ bill: fresh }: { bill: BillSheet }) {
@@ -187,21 +190,6 @@ export function BillTable({ bill: fresh }: { bill: BillSheet }) {
       ) : null}
     </section>
   );
-}
-
-/** The bill with each line that is as it was as the same thing it was, so that its row need not be drawn anew. */
-function useSameLines(bill: BillSheet): BillSheet {
-  const [kept] = useState(() => new Map<string, { text: string; line: BillLine }>());
-  return useMemo(() => {
-    const lines = bill.lines.map((line) => {
-      const text = JSON.stringify(line);
-      const before = kept.get(line.key);
-      if (before?.text === text) return before.line;
-      kept.set(line.key, { text, line });
-      return line;
-    });
-    return { ...bill, lines };
-  }, [bill, kept]);
 }
 
 /** A row is drawn anew only when its own line is another: it looks nothing up that changes with every edit. */

@@ -3,6 +3,7 @@ import type { Bill } from '@sprocket/core';
 import { buildActions } from '../../app/buildSlice.ts';
 import { useBuild, useSend } from '../../app/store.ts';
 import { usePlan } from '../../sheet/PlanProvider.tsx';
+import { LeftOver } from './LeftOver.tsx';
 import { NumberField } from '../../ui/NumberField.tsx';
 import { useMoney } from '../../ui/money.ts';
 
@@ -93,6 +94,7 @@ export function Costs() {
         </div>
       </div>
       <div className="cost-cards">
+        <LeftOver />
         <div className="card no-print">
           <h3>How it will be used</h3>
           <p className="quiet">Usual figures, until you put yours.</p>
