@@ -86,7 +86,11 @@ export function donorThings(context: PlanContext, lines: readonly BillLine[]): D
     'levers',
     'Brake levers',
     facts.newLevers ? 'comesOff' : 'stays',
-    facts.newLevers ? 'others with cut-offs take their place' : 'their cut-offs are put on them',
+    facts.newLevers
+      ? 'others with cut-offs take their place'
+      : facts.magnets
+        ? 'their cut-offs are put on them'
+        : 'nothing asks for others',
   );
   if (facts.barTape) thing('bar-tape', 'Bar tape', 'look', 'it comes off as far as the levers, and seldom goes back');
   else if (facts.throttle) thing('grips', 'Grips', 'stays', 'the one beside the throttle is cut to length');

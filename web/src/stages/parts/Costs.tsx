@@ -14,7 +14,6 @@ export function Costs() {
   const money = useMoney();
   const send = useSend();
   const { use, readyMade, currency } = build.bill;
-  const { budget } = build.brief;
   const put = (value: Partial<Bill>, field: string): void => {
     send(buildActions.billEdited({ field: `bill.${field}`, value }));
   };
@@ -55,12 +54,6 @@ export function Costs() {
                 <th scope="row">In all</th>
                 <td className="num">{money(cost.total)}</td>
               </tr>
-              {budget === null ? null : (
-                <tr className={cost.total > budget ? 'tone-text-rework' : ''}>
-                  <th scope="row">{cost.total > budget ? 'Over the budget by' : 'Left of the budget'}</th>
-                  <td className="num">{money(Math.abs(budget - cost.total))}</td>
-                </tr>
-              )}
             </tfoot>
           </table>
         </div>
