@@ -210,6 +210,7 @@ export { daysAt } from './work/leadTime.ts';
 export { dateAfter, dateOf, dayOf, daysBetween, isDate, minutesOf, momentText } from './quantity/dates.ts';
 export { placesOf, readScheduleCase, runScheduleCase } from './work/scheduleCase.ts';
 export { type BuyingSheet, buyingSheet } from './work/buying.ts';
+export { inWorkshopOf } from './build/workshop.ts';
 export { type Bench, type Weekly } from './build/bench.ts';
 export { type DonorThing } from './work/donorThings.ts';
 export { type BuildTime, buildTime } from './work/buildSchedule.ts';

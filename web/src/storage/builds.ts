@@ -1,4 +1,4 @@
-import { mendBuild, readBuild, type Build, type ReadProblem } from '@sprocket/core';
+import { inWorkshopOf, mendBuild, readBuild, type Build, type ReadProblem } from '@sprocket/core';
 import { db, type BinnedBuild } from './db.ts';
 
 /** A build as the store has it: read, or as it is with what is wrong. */
@@ -22,6 +22,15 @@ export async function readableBuilds(): Promise<Build[]> {
     .map(readBuild)
     .flatMap((read) => (read.ok ? [read.value] : []))
     .sort((a, b) => a.name.localeCompare(b.name));
+}
+
+/**
+ * A new build as it begins in this workshop: with the hands, bench times, tools and money of the build worked on last.
+ * Where none can be read it begins as every first one does.
+ */
+export async function beginHere(build: Build): Promise<Build> {
+  const last = (await readableBuilds()).sort((a, b) => b.updatedAt.localeCompare(a.updatedAt))[0];
+  return last ? inWorkshopOf(last, build) : build;
 }
 
 /** Gives a build another name, if it is still there and can be read. */

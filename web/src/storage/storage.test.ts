@@ -20,6 +20,7 @@ import {
   binned,
   bringBack,
   clearAway,
+  beginHere,
   copyKept,
   mendKept,
   readableBuilds,
@@ -126,6 +127,24 @@ describe('builds in the store', () => {
     await db.photos.put({ id: 'p', buildId: 'a', item: 'valve', on: '2026-01-01', dataUrl: 'data:,x' });
   });
   after(() => db.close());
+
+  it('a new one begins in the workshop of the one worked on last; the first as every first one does', async () => {
+    await db.builds.clear();
+    const fresh = build('new');
+    expect(await beginHere(fresh)).to.deep.equal(fresh);
+    const at = (id: string, updatedAt: string, currency: string): Build => ({
+      ...build(id),
+      updatedAt,
+      bill: { ...build(id).bill, currency },
+    });
+    await db.builds.bulkPut([
+      at('old', '2026-01-02T00:00:00.000Z', 'SEK'),
+      at('last', '2026-01-04T00:00:00.000Z', 'GBP'),
+      at('mid', '2026-01-03T00:00:00.000Z', 'CHF'),
+      { id: 'broken' } as unknown as Build,
+    ]);
+    expect((await beginHere(fresh)).bill.currency).to.equal('GBP');
+  });
 
   it('are read as their files would be: checked, and brought up to date', async () => {
     const old = oldStores[0]?.rows.builds?.[1] as Build;

@@ -8,7 +8,7 @@ import { buildActions } from '../../app/buildSlice.ts';
 import { useApp, useSend } from '../../app/store.ts';
 import { keeper } from '../../storage/autosave.ts';
 import { benchLines, madeOf, refreshLines, type BenchLine } from '../../storage/bench.ts';
-import { binBuild, bringBack } from '../../storage/builds.ts';
+import { beginHere, binBuild, bringBack } from '../../storage/builds.ts';
 import { DAYS_TO_REMIND, db } from '../../storage/db.ts';
 import { loadDemo } from '../../storage/demo.ts';
 import { coreVersion, coreWorker, readFile } from '../../workers/core.ts';
@@ -40,7 +40,8 @@ export function Library() {
 
   const add = (build: Build): Promise<string> => db.builds.put(build);
   const create = async (): Promise<void> => {
-    const build = newBuild(crypto.randomUUID(), nextName(lines ?? []), new Date().toISOString());
+    const first = newBuild(crypto.randomUUID(), nextName(lines ?? []), new Date().toISOString());
+    const build = await beginHere(first).catch(() => first);
     if ((await attempt('The new build', add(build))) === undefined) return;
     await navigate(`/build/${build.id}/brief`);
   };
