@@ -115,6 +115,8 @@ export {
   lineSources,
   lineStateWords,
   lineStates,
+  MOST_OFFERS,
+  MOST_SUPPLIERS,
   offerSchema,
   standingsSchema,
   supplierSchema,

@@ -103,12 +103,16 @@ export const offerSchema = z.object({
 });
 export type Offer = z.infer<typeof offerSchema>;
 
+/** As many suppliers and prices as a build keeps. */
+export const MOST_SUPPLIERS = 12;
+export const MOST_OFFERS = 4000;
+
 /** Parts, money and time of a build. */
 export const billSchema = z.object({
   /** By line: a part chosen by name by its id, any other by its id and place. */
   lines: z.record(z.string().max(140), lineChoiceSchema).default({}),
-  suppliers: z.array(supplierSchema).max(12).default([]),
-  offers: z.array(offerSchema).max(4000).default([]),
+  suppliers: z.array(supplierSchema).max(MOST_SUPPLIERS).default([]),
+  offers: z.array(offerSchema).max(MOST_OFFERS).default([]),
   /** ISO 4217. */
   currency: z
     .string()

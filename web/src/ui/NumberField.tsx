@@ -6,12 +6,15 @@ export function NumberField({
   label,
   value,
   onValue,
+  least = 0,
   most,
   description,
 }: {
   label: string;
   value: number | null;
   onValue: (value: number) => void;
+  /** Bounds of what the build may keep: nothing outside them is taken. */
+  least?: number;
   most: number;
   description?: string;
 }) {
@@ -36,7 +39,8 @@ export function NumberField({
         const text = event.currentTarget.value;
         setTyped(text);
         const n = read(text);
-        if (n === null || n < 0 || n > most) setFault(text.trim() === '' ? '' : `a number from 0 to ${most}`);
+        if (n === null || n < least || n > most)
+          setFault(text.trim() === '' ? '' : `a number from ${least} to ${most}`);
         else onValue(n);
       }}
     />

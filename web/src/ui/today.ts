@@ -1,3 +1,5 @@
+import { isDate } from '@sprocket/core';
+
 /** This minute of the local clock, `2026-03-07T09:30`. */
 export function thisMinute(): string {
   const now = new Date();
@@ -6,3 +8,7 @@ export function thisMinute(): string {
 
 /** Today's date of the local clock, ISO. */
 export const today = (): string => thisMinute().slice(0, 10);
+
+/** A day as a date field gives it: null where it was emptied, undefined where it is no day the build can keep. */
+export const dayTyped = (text: string): string | null | undefined =>
+  text === '' ? null : isDate(text) ? text : undefined;

@@ -10,6 +10,7 @@ import { demoBuild } from '../../../test/demoBuild.ts';
 import { world } from '../../../test/world.ts';
 import { usualLine } from '../../build/bill.ts';
 import { stepLibrary } from './library.ts';
+import { stepsOf } from './steps.ts';
 
 const planOf = (build: Build): ChosenPlan => planChosen(planContext(build, starterShelf));
 const idsOf = (build: Build): string[] => planOf(build).bench.steps.map((s) => s.id);
@@ -95,6 +96,30 @@ describe('the steps of a build', () => {
       verdict: 'rework',
     } as never);
     expect(idsOf(build)).not.to.include(fix?.id);
+  });
+
+  it('two findings that ask for the same work at the same place have it done once, the longer', () => {
+    const { build } = world({});
+    const context = planContext(build, starterShelf);
+    const [finding] = planChosen(context).findings;
+    if (!finding) throw new Error('no finding');
+    const doing = (rule: string, work: number, place: 'frame' | 'fork') => ({
+      finding: { ...finding, rule },
+      remedy: {
+        id: 'r',
+        does: 'work',
+        text: ['File it.'],
+        takes: [{ part: 'grease', count: 1, place }],
+        work,
+        tools: [],
+      },
+      taken: true,
+    });
+    const steps = stepsOf(context, [doing('a', 10, 'frame'), doing('b', 30, 'frame'), doing('c', 10, 'fork')] as never);
+    expect(steps.filter((s) => s.rule !== null).map((s) => [s.rule, s.practised])).to.deep.equal([
+      ['b', 30],
+      ['c', 10],
+    ]);
   });
 
   it('one to two hours of practised work for a whole kit, four to eight for a beginner, remedies apart', () => {

@@ -109,7 +109,7 @@ function remedySteps(
   has: (id: string) => boolean,
 ): BuildStep[] {
   const { practised, done } = build.bench;
-  return doings.flatMap(({ finding, remedy }): BuildStep[] => {
+  const steps = doings.flatMap(({ finding, remedy }): BuildStep[] => {
     // What is set or chosen is done at the desk; arms have steps of their own.
     if (remedy.does !== 'buy' && remedy.does !== 'work') return [];
     if (remedy.work === 0 || remedy.takes.some((t) => has('arms-ready') && t.part.startsWith('torque-arm'))) return [];
@@ -135,6 +135,10 @@ function remedySteps(
         doneOn: done[id] ?? null,
       },
     ];
+  });
+  return steps.filter((step) => {
+    const same = steps.filter((s) => s.place === step.place && JSON.stringify(s.title) === JSON.stringify(step.title));
+    return same.reduce((longest, s) => (s.practised > longest.practised ? s : longest)) === step;
   });
 }
 

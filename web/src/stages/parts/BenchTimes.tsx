@@ -3,7 +3,7 @@ import type { Bench, Weekly } from '@sprocket/core';
 import { useState } from 'react';
 import { buildActions } from '../../app/buildSlice.ts';
 import { useBuild, useSend } from '../../app/store.ts';
-import { today } from '../../ui/today.ts';
+import { dayTyped, today } from '../../ui/today.ts';
 
 const dayNames = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'];
 
@@ -18,13 +18,17 @@ export function BenchTimes() {
   const [fault, setFault] = useState('');
   const add = (): void => {
     const { when, on, from, to } = draft;
-    if (!/^\d\d:\d\d$/.test(from) || !/^\d\d:\d\d$/.test(to) || from >= to) {
+    if (when !== 'away' && (!/^\d\d:\d\d$/.test(from) || !/^\d\d:\d\d$/.test(to) || from >= to)) {
       setFault('The end must come after the start.');
+      return;
+    }
+    if (bench.weekly.length >= 42 || bench.once.length >= 200 || bench.away.length >= 400) {
+      setFault('That is as many as a build keeps: drop some first.');
       return;
     }
     setFault('');
     if (when === 'once' || when === 'away') {
-      if (on === '') {
+      if (!dayTyped(on)) {
         setFault('Which day?');
         return;
       }
@@ -90,6 +94,7 @@ export function BenchTimes() {
             type="date"
             label="Day"
             value={draft.on}
+            error={fault || undefined}
             onChange={(e) => setDraft({ ...draft, on: e.currentTarget.value })}
           />
         ) : null}
@@ -105,7 +110,7 @@ export function BenchTimes() {
               type="time"
               label="To"
               value={draft.to}
-              error={fault || undefined}
+              error={draft.when === 'once' ? undefined : fault || undefined}
               onChange={(e) => setDraft({ ...draft, to: e.currentTarget.value })}
             />
           </>

@@ -17,10 +17,11 @@ export function Costs() {
   const put = (value: Partial<Bill>, field: string): void => {
     send(buildActions.billEdited({ field: `bill.${field}`, value }));
   };
-  const use1 = (key: keyof Bill['use'], label: string, most: number, times = 1) => (
+  const use1 = (key: keyof Bill['use'], label: string, most: number, times = 1, least = 0) => (
     <NumberField
       label={label}
       value={use[key] * times}
+      least={least}
       most={most}
       onValue={(n) => put({ use: { ...use, [key]: n / times } }, `use.${key}`)}
     />
@@ -93,7 +94,7 @@ export function Costs() {
           <p className="quiet">Usual figures, until you put yours.</p>
           <div className="fields fields-three">
             {use1('kmAYear', 'Kilometres a year', 100_000)}
-            {use1('years', 'Years', 50)}
+            {use1('years', 'Years', 50, 1, 0.5)}
             {use1('resale', 'Sold at the end for, % of all', 100, 100)}
             {use1('kWh', `A kilowatt-hour, ${currency}`, 100)}
             {use1('service', `Looking after it, ${currency} per 1000 km`, 100_000)}

@@ -1,6 +1,8 @@
 import { Button, FileButton } from '@mantine/core';
 import {
   type BillSheet,
+  MOST_OFFERS,
+  MOST_SUPPLIERS,
   offerHeads,
   offerSchema,
   readOffers,
@@ -30,8 +32,18 @@ export function Counter({ bill }: { bill: BillSheet }) {
   const [said, setSaid] = useState('');
   const [faults, setFaults] = useState<string[]>([]);
   const { suppliers, offers } = build.bill;
-  const bring = (found: { suppliers: Supplier[]; offers: Offer[] }): void => {
+  /** Takes what was found, as far as a build keeps so many; says so where it does not. */
+  const bring = (found: { suppliers: Supplier[]; offers: Offer[] }): boolean => {
+    const names = new Set([...suppliers, ...found.suppliers].map((s) => s.id));
+    const prices = new Set([...offers, ...found.offers].map((o) => `${o.supplier} ${o.part}`));
+    if (names.size > MOST_SUPPLIERS || prices.size > MOST_OFFERS) {
+      setSaid(
+        `A build keeps ${MOST_SUPPLIERS} suppliers and ${MOST_OFFERS} prices: leave some out first. Nothing was taken.`,
+      );
+      return false;
+    }
     send(buildActions.offersBrought({ field: 'bill.offers', value: found }));
+    return true;
   };
   const ask = async (): Promise<void> => {
     setFaults([]);
@@ -48,7 +60,7 @@ export function Counter({ bill }: { bill: BillSheet }) {
         .max(4000)
         .safeParse((body as { offers?: unknown }).offers);
       if (!read.success || !list.success) throw new Error('not understood');
-      bring({ suppliers: read.data, offers: list.data });
+      if (!bring({ suppliers: read.data, offers: list.data })) return;
       setSaid(
         `${list.data.length} prices of ${read.data.length} invented suppliers. It is a stand-in: nothing can be bought there.`,
       );
@@ -65,7 +77,7 @@ export function Counter({ bill }: { bill: BillSheet }) {
     }
     const { data } = Papa.parse<string[]>(await file.text(), { skipEmptyLines: true });
     const found = readOffers(data, shelf);
-    if (found.offers.length > 0) bring(found);
+    if (found.offers.length > 0 && !bring(found)) return;
     setSaid(
       `${found.offers.length} prices taken from ${file.name}${found.problems.length > 0 ? `, ${found.problems.length} rows not understood` : ''}.`,
     );

@@ -6,7 +6,7 @@ import { useBuild, useSend } from '../../app/store.ts';
 import { usePlan } from '../../sheet/PlanProvider.tsx';
 import { NumberField } from '../../ui/NumberField.tsx';
 import { useMoney } from '../../ui/money.ts';
-import { today } from '../../ui/today.ts';
+import { dayTyped, today } from '../../ui/today.ts';
 import { PricedTable, type FootRow } from './PricedTable.tsx';
 
 /** A shop’s quotation for the whole conversion, and its invoice once it is done, to print. */
@@ -98,7 +98,8 @@ export function Quotation({ bill }: { bill: BillSheet }) {
               label="Its day"
               value={shop.invoice.on}
               onChange={(e) => {
-                if (e.currentTarget.value !== '') billed({ on: e.currentTarget.value });
+                const on = dayTyped(e.currentTarget.value);
+                if (on) billed({ on });
               }}
             />
             <NumberField

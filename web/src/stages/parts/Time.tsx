@@ -6,7 +6,7 @@ import { useBuild, useSend } from '../../app/store.ts';
 import { usePlan } from '../../sheet/PlanProvider.tsx';
 import { downloadText } from '../../ui/download.ts';
 import { Say } from '../../ui/Show.tsx';
-import { thisMinute } from '../../ui/today.ts';
+import { dayTyped, thisMinute } from '../../ui/today.ts';
 import { BenchTimes } from './BenchTimes.tsx';
 import { calendarOf, type BenchTime } from './calendar.ts';
 import { Fortnight } from './Fortnight.tsx';
@@ -63,14 +63,10 @@ export function Time({ bill }: { bill: BillSheet }) {
           type="date"
           label="Wanted by"
           value={neededBy ?? ''}
-          onChange={(event) =>
-            send(
-              buildActions.billEdited({
-                field: 'bill.neededBy',
-                value: { neededBy: event.currentTarget.value || null },
-              }),
-            )
-          }
+          onChange={(event) => {
+            const neededBy = dayTyped(event.currentTarget.value);
+            if (neededBy !== undefined) send(buildActions.billEdited({ field: 'bill.neededBy', value: { neededBy } }));
+          }}
         />
       </div>
       {time?.refused ? (

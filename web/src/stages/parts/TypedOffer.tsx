@@ -1,4 +1,4 @@
-import { Button, NativeSelect, TextInput } from '@mantine/core';
+import { Button, Checkbox, NativeSelect, TextInput } from '@mantine/core';
 import type { BillSheet, Offer, Supplier } from '@sprocket/core';
 import { useState } from 'react';
 import { useBuild } from '../../app/store.ts';
@@ -18,15 +18,16 @@ export function TypedOffer({
   bring,
 }: {
   bill: BillSheet;
-  bring: (found: { suppliers: Supplier[]; offers: Offer[] }) => void;
+  bring: (found: { suppliers: Supplier[]; offers: Offer[] }) => boolean;
 }) {
   const { suppliers, currency } = useBuild().bill;
   const parts = [...new Map(bill.lines.map((l) => [l.part, l.name]))];
   const [name, setName] = useState('');
   const [part, setPart] = useState('');
   const [price, setPrice] = useState<number | null>(null);
-  const [days, setDays] = useState({ likely: 4, high: 10 });
+  const [days, setDays] = useState({ low: 2, likely: 4, high: 10 });
   const [carriage, setCarriage] = useState(6);
+  const [lithium, setLithium] = useState(false);
   const [fault, setFault] = useState('');
   const known = suppliers.find((s) => s.id === idOf(name));
   const add = (): void => {
@@ -40,11 +41,11 @@ export function TypedOffer({
       name: name.trim(),
       shipping: carriage,
       freeFrom: null,
-      lithium: true,
+      lithium,
       islands: null,
     };
-    const likely = Math.min(days.likely, days.high);
-    bring({
+    const [low, likely, high] = [days.low, days.likely, days.high].sort((a, b) => a - b) as [number, number, number];
+    const taken = bring({
       suppliers: [supplier],
       offers: [
         {
@@ -52,12 +53,13 @@ export function TypedOffer({
           part: chosen,
           price,
           stock: null,
-          leadDays: { low: Math.floor(likely / 2), likely, high: Math.max(days.high, likely) },
-          returnDays: 14,
+          leadDays: { low, likely, high },
+          // Nobody was asked until when it may go back: none is counted.
+          returnDays: 0,
         },
       ],
     });
-    setPrice(null);
+    if (taken) setPrice(null);
   };
   if (parts.length === 0) return null;
   return (
@@ -78,6 +80,7 @@ export function TypedOffer({
           onChange={(e) => setPart(e.currentTarget.value)}
         />
         <NumberField label={`Each, ${currency}`} value={price} most={1_000_000} onValue={setPrice} />
+        <NumberField label="Days at least" value={days.low} most={365} onValue={(low) => setDays({ ...days, low })} />
         <NumberField
           label="Days it takes, likeliest"
           value={days.likely}
@@ -85,6 +88,14 @@ export function TypedOffer({
           onValue={(likely) => setDays({ ...days, likely })}
         />
         <NumberField label="Days at most" value={days.high} most={365} onValue={(high) => setDays({ ...days, high })} />
+        {known ? null : (
+          <Checkbox
+            className="bench-practised"
+            label="Sends batteries"
+            checked={lithium}
+            onChange={(e) => setLithium(e.currentTarget.checked)}
+          />
+        )}
         {known ? null : (
           <NumberField label={`Carriage, ${currency}`} value={carriage} most={100_000} onValue={setCarriage} />
         )}

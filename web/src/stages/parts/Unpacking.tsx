@@ -4,7 +4,7 @@ import { Link } from 'react-router';
 import { buildActions } from '../../app/buildSlice.ts';
 import { useBuild, useSend } from '../../app/store.ts';
 import { usePlanContext } from '../../sheet/PlanProvider.tsx';
-import { today } from '../../ui/today.ts';
+import { dayTyped, today } from '../../ui/today.ts';
 
 const choices: { value: string; label: string }[] = [
   { value: 'ordered', label: 'not here' },
@@ -80,7 +80,10 @@ function UnpackLine({ line }: { line: BillLine }) {
           type="date"
           label="May go back until"
           value={choice.returnBy ?? ''}
-          onChange={(event) => edit({ returnBy: event.currentTarget.value || null })}
+          onChange={(event) => {
+            const returnBy = dayTyped(event.currentTarget.value);
+            if (returnBy !== undefined) edit({ returnBy });
+          }}
           description={
             left === null ? undefined : left < 0 ? 'over' : left === 0 ? 'today is the last day' : `${left} days left`
           }
