@@ -1,4 +1,5 @@
 import { z } from '../reading/zod.ts';
+import { doneSchema } from './asBuilt.ts';
 
 /** A time of the day, hours and minutes; 24:00 is the day's end. */
 const clock = z.string().regex(/^(([01]\d|2[0-3]):[0-5]\d|24:00)$/, 'must be a time of day such as 18:30');
@@ -25,13 +26,8 @@ export const benchSchema = z.object({
   once: z.array(onceSchema).max(200).default([]),
   /** Days without any of it. */
   away: z.array(z.iso.date()).max(400).default([]),
-  /** Steps that are done, by id, and when by the local clock. */
-  done: z
-    .record(
-      z.string().max(160),
-      z.string().regex(/^\d{4}-\d{2}-\d{2}T([01]\d|2[0-3]):[0-5]\d$/, 'must be a local time'),
-    )
-    .default({}),
+  /** Steps that are done, by id. */
+  done: z.record(z.string().max(160), doneSchema).default({}),
 });
 export type Bench = z.infer<typeof benchSchema>;
 

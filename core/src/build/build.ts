@@ -3,6 +3,7 @@ import { donorSchema, emptyDonor } from '../donor/donor.ts';
 import { legalClassSchema } from '../parts/law.ts';
 import { partSchema } from '../parts/part.ts';
 import { arrivalSchema } from './arrivals.ts';
+import { builtSchema, usualBuilt } from './asBuilt.ts';
 import { benchSchema, usualBench } from './bench.ts';
 import { billSchema, usualBill } from './bill.ts';
 import { briefSchema, usualBrief } from './brief.ts';
@@ -14,7 +15,7 @@ import { usualWeights, weightsSchema } from './weights.ts';
 import { usualWiring, wiringSchema } from './wiring.ts';
 
 export const BUILD_SCHEMA = 'jolly-sprocket/build';
-export const BUILD_VERSION = 8;
+export const BUILD_VERSION = 9;
 
 /** Everything a person said, measured and chose, a section a file. The only truth: plans are derived from it. */
 export const buildSchema = z.object({
@@ -42,6 +43,8 @@ export const buildSchema = z.object({
   bill: billSchema.prefault({}),
   /** Who works on it and when, and which steps are done. */
   bench: benchSchema.prefault({}),
+  /** What was built otherwise than planned. */
+  built: builtSchema.prefault({}),
   /** What was measured of parts when they arrived, by part id: it counts above their data. */
   arrivals: z.record(z.string().max(80), arrivalSchema).default({}),
   /** How often it was written, by whoever wrote it: two versions of one build are told apart and merged by it. */
@@ -71,6 +74,7 @@ export function newBuild(id: string, name: string, now: string): Build {
     fixes: [],
     bill: usualBill(),
     bench: usualBench(),
+    built: usualBuilt(),
     arrivals: {},
     revision: 0,
     createdAt: now,

@@ -1,5 +1,6 @@
 import { expect } from 'chai';
 import { usualLine } from './bill.ts';
+import { doneSchema } from './asBuilt.ts';
 import { newBuild, type Build } from './build.ts';
 import { inWorkshopOf } from './workshop.ts';
 
@@ -14,7 +15,7 @@ describe('a new build in the workshop of another', () => {
       weekly: [{ day: 1, from: '19:00', to: '21:00' }],
       once: [{ on: '2026-02-01', from: '09:00', to: '12:00' }],
       away: ['2026-02-03'],
-      done: { 'wheel-out': '2026-01-05T10:00' },
+      done: { 'wheel-out': doneSchema.parse({ at: '2026-01-05T10:00' }) },
     };
     other.bill = {
       ...other.bill,

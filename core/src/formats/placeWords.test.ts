@@ -31,7 +31,7 @@ describe('places of a build in words', () => {
     expect(value(['choice', 'kitId'], null)).to.equal('nothing');
     expect(value(['name'], '')).to.equal('nothing');
     expect(value(['donor', 'survey', 'wheelbase'], { value: 1.05, typed: '105', unit: 'cm' })).to.equal('105 cm');
-    expect(value(['donor', 'survey', 'wheelbase'], { value: 1.05, typed: '' })).to.equal('1.05');
+    expect(value(['donor', 'survey', 'wheelbase'], { value: 1.05, typed: '' })).to.equal('1050 mm');
     expect(value(['brief', 'riders'], [1, 2])).to.equal('a list of 2');
     expect(value(['brief', 'route'], { name: 'Ridge' })).to.equal('Ridge');
     expect(value(['x'], {})).to.equal('another version of it');

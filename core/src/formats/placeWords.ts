@@ -18,6 +18,9 @@ const sections: Record<string, string> = {
   bill: 'Parts and money',
   'bill.lines': 'The bill',
   arrivals: 'Measured on arrival',
+  wiring: 'Wiring',
+  bench: 'Bench',
+  built: 'As built',
 };
 
 /** Fields as their screens name them, and what their numbers measure. */
@@ -58,6 +61,19 @@ const fields: Record<string, { words: string; dimension?: Dimension }> = {
   'choice.hubGearId': { words: 'Hub gear' },
   'choice.torqueArms': { words: 'Torque arms' },
   'choice.assistLimitMs': { words: 'Assist limit', dimension: 'speed' },
+  'wiring.settings.circumference': { words: 'Wheel circumference', dimension: 'size' },
+  'wiring.settings.batteryAmps': { words: 'Battery current', dimension: 'current' },
+  'wiring.settings.lowVolts': { words: 'Low volts', dimension: 'voltage' },
+  'wiring.sensors.cadenceGapM': { words: 'Cadence sensor’s gap', dimension: 'size' },
+  'wiring.sensors.speedGapM': { words: 'Speed sensor’s gap', dimension: 'size' },
+  'wiring.levers.left.restM': { words: 'Left lever’s gap at rest', dimension: 'size' },
+  'wiring.levers.left.pulledM': { words: 'Left lever’s gap pulled', dimension: 'size' },
+  'wiring.levers.right.restM': { words: 'Right lever’s gap at rest', dimension: 'size' },
+  'wiring.levers.right.pulledM': { words: 'Right lever’s gap pulled', dimension: 'size' },
+  axleFlatsM: { words: 'Axle across its flats', dimension: 'size' },
+  washerBoreM: { words: 'Bore of the washers', dimension: 'size' },
+  armBoreM: { words: 'Bore of the arms', dimension: 'size' },
+  alongM: { words: 'Along its place', dimension: 'size' },
 };
 
 const stepText = (step: MergeStep): string => (typeof step === 'object' ? step.key : String(step));
@@ -68,7 +84,7 @@ function fieldAt(path: readonly MergeStep[]): { words: string; dimension?: Dimen
   if (whole) return whole;
   if (path[0] === 'donor' && path[1] === 'survey') {
     const item = surveyItems.find((i) => i.id === path[2]);
-    if (item) return { words: item.label };
+    if (item) return item.type === 'number' ? { words: item.label, dimension: item.dimension } : { words: item.label };
   }
   if (path[0] === 'donor' && path[1] === 'condition') {
     const words = conditionWords[stepText(path[2] ?? '') as keyof typeof conditionWords] as
@@ -100,7 +116,9 @@ export function valueWords(path: readonly MergeStep[], value: unknown, shelf: Sh
   }
   if (typeof value === 'string') return partById(shelf, value)?.name ?? value;
   if (Array.isArray(value)) return `a list of ${value.length}`;
-  const { typed, unit, value: inner, name } = value as Record<string, unknown>;
+  const { typed, unit, value: inner, name, alongM, remedy } = value as Record<string, unknown>;
+  if (typeof alongM === 'number') return `${amountText(amount(alongM, 'size'), units)} along`;
+  if (typeof remedy === 'string') return 'taken';
   if (typeof typed === 'string' && typed !== '') return `${typed} ${typeof unit === 'string' ? unit : ''}`.trim();
   if (inner !== undefined) return valueWords(path, inner, shelf, units);
   return typeof name === 'string' ? name : 'another version of it';

@@ -18,6 +18,8 @@ import type { BillSheet } from '../work/bill.ts';
 import { donorThings, type DonorThing } from '../work/donorThings.ts';
 import { wholeCost, type Riding, type WholeCost } from '../work/wholeCost.ts';
 import { lineSteps } from '../work/steps/lineSteps.ts';
+import { benchOrder } from '../work/steps/order.ts';
+import { stepSheets, type StepSheet } from '../work/steps/sheets.ts';
 import { billSheet, placeSpots, type SpotPlace } from './billSheet.ts';
 import { judgeCandidates, type Candidates } from './candidates.ts';
 import { planContext } from './context.ts';
@@ -47,6 +49,10 @@ export interface PlanDrawing {
 export interface BenchSheet extends BenchWork {
   /** Step that takes each line of the bill, by the line's key. */
   fits: Readonly<Record<string, string>>;
+  /** All steps, as they are best done one after another, by id. */
+  order: string[];
+  /** What is said of each step besides, by id. */
+  sheets: Readonly<Record<string, StepSheet>>;
 }
 
 /** How a stage stands: its worst verdict, and how many of each. */
@@ -129,7 +135,12 @@ export function* planInSteps(context: PlanContext): Steps<ChosenPlan> {
     bill,
     donorThings: donorThings(context, bill.lines),
     cost: wholeCost(bill.lines, context.build.bill, money.donor, ridingOf(context)),
-    bench: { ...work, fits: lineSteps(bill.lines, work.steps) },
+    bench: {
+      ...work,
+      fits: lineSteps(bill.lines, work.steps),
+      order: benchOrder(work.steps),
+      sheets: stepSheets(context, work.steps),
+    },
     spots: placeSpots(context, drawing.pack ? middleOf(drawing.pack.outline) : null),
     drawing,
   };

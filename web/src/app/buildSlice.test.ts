@@ -211,13 +211,21 @@ describe('what the builder decided', () => {
     expect(after(buildActions.billEdited(edit({ currency: 'GBP' }))).bill.currency).to.equal('GBP');
   });
 
-  it('the bench: times are put, a step is done at a moment and not done after all', () => {
+  it('the bench: times are put, a step is done by somebody and not done after all', () => {
     const weekly = [{ day: 2, from: '18:00', to: '20:00' }];
     const put = buildActions.benchEdited(edit({ weekly, hands: 2 as const }));
-    const done = buildActions.stepDone(edit({ step: 'wheel-out', at: '2026-03-01T10:00' }));
+    const step = { id: 'wheel-out', place: 'rear wheel' as const, part: null, undoes: null };
+    const done = buildActions.stepMarked(edit({ step, as: { at: '2026-03-01T10:00', by: 'Ada', minutes: 9 } }));
     expect(after(put, done).bench).to.deep.include({ weekly, hands: 2, practised: false });
-    expect(after(put, done).bench.done).to.deep.equal({ 'wheel-out': '2026-03-01T10:00' });
-    expect(after(done, buildActions.stepDone(edit({ step: 'wheel-out', at: null }))).bench.done).to.deep.equal({});
+    expect(after(put, done).bench.done['wheel-out']).to.deep.include({
+      at: '2026-03-01T10:00',
+      by: 'Ada',
+      minutes: 9,
+      place: 'rear wheel',
+      part: null,
+    });
+    expect(after(done, buildActions.stepMarked(edit({ step, as: null }))).bench.done).to.deep.equal({});
+    expect(after(buildActions.builtEdited(edit({ builder: 'Ada' }))).built.builder).to.equal('Ada');
   });
 
   it('suppliers go with what they ask; offers take the place of the same ones’ for the same part', () => {

@@ -6,6 +6,7 @@ import { broughtUpToDate } from '../migrate.ts';
 import { fromVersion1 } from './version1.ts';
 import { fromVersion2 } from './version2.ts';
 import { fromVersion3 } from './version3.ts';
+import { fromVersion8 } from './version8.ts';
 
 const fixtures = new URL('../../../test/builds/', import.meta.url);
 const text = (name: string): string => readFileSync(new URL(name, fixtures), 'utf8');
@@ -59,6 +60,17 @@ describe('migrations', () => {
 
   it('3 → 4 records that no alternative was taken', () => {
     expect(fromVersion3({ version: 3, name: 'x' })).to.deep.equal({ version: 4, name: 'x', fixes: [] });
+  });
+
+  it('8 → 9 keeps when a step was done, and knows of nothing built otherwise', () => {
+    const bench = { hands: 2, done: { 'wheel-out': '2026-03-01T10:00' } };
+    expect(fromVersion8({ version: 8, name: 'x', bench })).to.deep.equal({
+      version: 9,
+      name: 'x',
+      bench: { hands: 2, done: { 'wheel-out': { at: '2026-03-01T10:00' } } },
+      built: { builder: '', otherwise: [] },
+    });
+    expect(fromVersion8({ version: 8 })).to.deep.include({ bench: { done: {} } });
   });
 
   it('leave today’s build and what is no object alone', () => {

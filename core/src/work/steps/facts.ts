@@ -1,6 +1,9 @@
-import { kindTraits } from '../../donor/kinds.ts';
+import { kindTraits, type VehicleKind } from '../../donor/kinds.ts';
 import type { BrakeKind } from '../../donor/options.ts';
 import type { Survey } from '../../donor/donor.ts';
+import { fullVolts, nominalVolts } from '../../pack/battery.ts';
+import type { PackPlace } from '../../parts/pack.ts';
+import { rolledOut } from '../../vehicle/asSet.ts';
 import type { PlanContext } from '../../vehicle/context.ts';
 import { chosenControls } from '../../wiring/asWired.ts';
 import { leverSheets } from '../../wiring/levers.ts';
@@ -43,6 +46,47 @@ export interface StepFacts {
   pack: boolean;
   packFixing: 'bosses' | 'clamps' | 'straps' | 'stands' | null;
   barTape: boolean;
+  kind: VehicleKind;
+  /** Where the battery goes. */
+  packPlace: PackPlace | null;
+  packsJoined: boolean;
+  /** Volts of the battery: nearly empty, as it comes, full. */
+  volts: { least: number; nominal: number; full: number } | null;
+  /** Threads of the motor's axle, m. */
+  axleM: number | null;
+  /** The brake of the donor's wheel that comes out. */
+  oldBrake: BrakeKind | undefined;
+  /** How the chain is kept tight at the rear wheel: by a derailleur, by where the wheel sits, by a tensioner. */
+  chainBy: 'derailleur' | 'slot' | 'tensioner';
+  hubGear: boolean;
+  recessedTips: boolean;
+  cottered: boolean;
+  /** Cups of the donor's bracket that unscrew to the right on the drive side. */
+  leftCup: boolean;
+  underBracket: boolean;
+  keypad: boolean;
+  horn: boolean;
+  hydraulicLevers: boolean;
+  twoCables: boolean;
+  parking: boolean;
+  /** Leads go through the frame. */
+  inside: boolean;
+  lengthened: boolean;
+  folds: boolean;
+  rearShock: boolean;
+  boom: boolean;
+  twoCranks: boolean;
+  box: boolean;
+  trailer: boolean;
+  stands: boolean;
+  /** What is set besides: current, lowest volts, magnets at the wheel. */
+  precharge: boolean;
+  freewheels: boolean;
+  /** What a turn of the wheel comes to, m, as reckoned from its size. */
+  rolledM: number;
+  limitMs: number | null;
+  /** Empty mass with everything on it, kg, as reckoned. */
+  unladenKg: number;
 }
 
 /** Facts of what is chosen; null without a kit, for then there is nothing to build yet. */
@@ -88,5 +132,43 @@ export function stepFacts(context: PlanContext): StepFacts | null {
     pack: pack !== null,
     packFixing: build.choice.packSpot?.fixing ?? null,
     barTape: survey.barTape?.value === 'yes',
+    kind,
+    packPlace: context.packPlace,
+    packsJoined: build.wiring.packs !== null,
+    volts: pack
+      ? { least: pack.series * pack.cutoffVPerCell, nominal: nominalVolts(pack), full: fullVolts(pack) }
+      : null,
+    axleM: hub?.axleDiameterM ?? null,
+    oldBrake: hub ? survey[hub.place === 'front' ? 'frontBrake' : 'rearBrake']?.value : undefined,
+    chainBy:
+      had === 'freewheel' || had === 'cassette'
+        ? 'derailleur'
+        : survey.tensioner?.value === 'yes'
+          ? 'tensioner'
+          : 'slot',
+    hubGear: chosen.hubGear !== null || had === 'hubGear',
+    recessedTips: hub?.place === 'front' && survey.frontTips?.value === 'recessed',
+    cottered: survey.crankFit?.value === 'cottered',
+    leftCup: survey.bracketThreadHand?.value === 'left',
+    underBracket: survey.underBracket !== undefined && survey.underBracket.value !== 'nothing',
+    keypad: parts.has('keypad') || (controls?.keypadM ?? 0) > 0,
+    horn: parts.has('horn'),
+    hydraulicLevers: brakes.front === 'discHydraulic' || brakes.rear === 'discHydraulic',
+    twoCables: survey.leverCables?.value === 'two',
+    parking: survey.parkingLock?.value === 'yes',
+    inside: build.schools.leads === 'inside' || Object.values(build.wiring.leads).some((l) => l.inside === true),
+    lengthened: Object.values(build.wiring.leads).some((l) => l.extension !== null || l.spliceM !== null),
+    folds: traits.hinge,
+    rearShock: traits.rearShock,
+    boom: traits.boom,
+    twoCranks: traits.twoCranks,
+    box: traits.box,
+    trailer: build.brief.trailer !== null,
+    stands: survey.stand !== undefined && survey.stand.value !== 'none',
+    precharge: build.wiring.power.precharge !== null,
+    freewheels: kit.motor.freewheels,
+    rolledM: build.wiring.settings.circumference ?? rolledOut(build, kit),
+    limitMs: build.choice.assistLimitMs ?? kit.assistLimitMs ?? null,
+    unladenKg: context.unladenKg,
   };
 }

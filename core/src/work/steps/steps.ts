@@ -1,52 +1,37 @@
-import type { Build } from '../../build/build.ts';
-import type { Remedy, RemedyPlace } from '../../build/remedy.ts';
-import type { Finding } from '../../fit/finding.ts';
+import type { Done } from '../../build/asBuilt.ts';
+import type { RemedyPlace } from '../../build/remedy.ts';
 import type { PlanContext } from '../../vehicle/context.ts';
 import { stepFacts, type StepFacts } from './facts.ts';
 import { stepLibrary } from './library.ts';
-import type { BuildStep, StepBefore, StepGroup, StepSpec } from './step.ts';
+import { atPace, paceOf, timedOf } from './pace.ts';
+import { remedySteps, type Doing } from './remedySteps.ts';
+import type { BuildStep, StepBefore, StepPart, StepSpec } from './step.ts';
 
-/** A beginner takes so much longer over a remedy, whose minutes are practised. Source: the trade, four times over a kit; remedies are told in more detail. */
-export const BEGINNER = 2.5;
+export { BEGINNER, doingsOf, type Doing } from './remedySteps.ts';
 
-/** What a finding asks to be done: the remedy taken, or the usual one of what wants rework. */
-export interface Doing {
-  finding: Finding;
-  remedy: Remedy;
-  taken: boolean;
+const specs = new Map(stepLibrary.map((s) => [s.id, s]));
+
+/** A step of the library by its id. */
+export const specOf = (id: string): StepSpec | undefined => specs.get(id);
+
+function placeOf(place: StepSpec['place'], { hub, mid }: StepFacts): RemedyPlace {
+  switch (place) {
+    case 'motor wheel':
+      return hub ? `${hub} wheel` : mid ? 'bracket' : 'rear wheel';
+    case 'motor axle':
+      return hub ? `${hub} axle` : mid ? 'bracket' : 'frame';
+    case 'motor brake':
+      return `${hub ?? 'rear'} brake`;
+    case 'driven wheel':
+      return `${hub ?? 'rear'} wheel`;
+    default:
+      return place;
+  }
 }
-
-/** What findings ask to be done: nothing of one that was set aside. The one reader of it, for money and steps alike. */
-export function doingsOf(build: Build, findings: readonly Finding[]): Doing[] {
-  return findings.flatMap((finding): Doing[] => {
-    if (finding.override) return [];
-    const fix = build.fixes.find((f) => f.rule === finding.rule && f.subject === finding.subject);
-    const taken = fix ? finding.remedies.find((r) => r.id === fix.remedy) : undefined;
-    const remedy = taken ?? (finding.verdict === 'rework' ? finding.remedies[0] : undefined);
-    return remedy ? [{ finding, remedy, taken: taken !== undefined }] : [];
-  });
-}
-
-const placeOf = (place: StepSpec['place'], { hub, mid }: StepFacts): RemedyPlace =>
-  place === 'motor wheel'
-    ? hub
-      ? `${hub} wheel`
-      : mid
-        ? 'bracket'
-        : 'rear wheel'
-    : place === 'motor axle'
-      ? hub
-        ? `${hub} axle`
-        : mid
-          ? 'bracket'
-          : 'frame'
-      : place === 'motor brake'
-        ? `${hub ?? 'rear'} brake`
-        : place;
 
 /** Steps that a remedy at a place is done before, the first that applies: what is worked on has to be as it will be. */
 export const fitting: Readonly<Record<RemedyPlace, readonly string[]>> = {
-  'rear axle': ['try-axle', 'gears-set'],
+  'rear axle': ['try-axle', 'gears-set', 'lay-leads'],
   'front axle': ['try-axle', 'lay-leads'],
   'rear wheel': ['tape-rim', 'gears-set', 'lay-leads'],
   'front wheel': ['tape-rim', 'lay-leads'],
@@ -70,90 +55,71 @@ export const fitting: Readonly<Record<RemedyPlace, readonly string[]>> = {
   bench: ['on-stand'],
 };
 
-/** Group a remedy is shown in, by its place. */
-const groupOf: Readonly<Partial<Record<RemedyPlace, StepGroup>>> = {
-  'rear axle': 'frame',
-  'front axle': 'frame',
-  fork: 'frame',
-  frame: 'frame',
-  rack: 'frame',
-  seat: 'frame',
-  stand: 'frame',
-  'front carrier': 'frame',
-  'rear wheel': 'wheel',
-  'front wheel': 'wheel',
-  'rear brake': 'brakes',
-  'front brake': 'brakes',
-  bracket: 'motor',
-  chain: 'gears',
-  bar: 'bar',
-  'left lever': 'bar',
-  'right lever': 'bar',
-  levers: 'bar',
-  leads: 'loom',
-  pack: 'pack',
-};
-
-/** Where a finding's remedy is worked that takes nothing: by the stage that found it. */
-const stagePlace: Readonly<Partial<Record<Finding['stage'], RemedyPlace>>> = {
-  pack: 'pack',
-  wiring: 'leads',
-  gearing: 'chain',
-};
-
-/** Remedies told by the same words at the same place are one piece of work: its longest. */
-function remedySteps(
-  { build }: PlanContext,
-  doings: readonly Doing[],
-  facts: StepFacts,
-  has: (id: string) => boolean,
-): BuildStep[] {
-  const { practised, done } = build.bench;
-  const steps = doings.flatMap(({ finding, remedy }): BuildStep[] => {
-    // What is set or chosen is done at the desk; arms have steps of their own.
-    if (remedy.does !== 'buy' && remedy.does !== 'work') return [];
-    if (remedy.work === 0 || remedy.takes.some((t) => has('arms-ready') && t.part.startsWith('torque-arm'))) return [];
-    const mends = finding.rule.startsWith('condition-');
-    const place = mends ? 'donor' : (remedy.takes[0]?.place ?? stagePlace[finding.stage] ?? 'frame');
-    const id = `fix:${finding.rule}@${finding.subject ?? ''}`;
-    return [
-      {
-        id,
-        group: mends ? 'mend' : (groupOf[place] ?? 'frame'),
-        place,
-        title: remedy.text,
-        minutes: Math.round(remedy.work * (practised ? 1 : BEGINNER)),
-        practised: remedy.work,
-        hands: 1,
-        tools: [...remedy.tools],
-        supplies: {},
-        after: mends
-          ? [{ step: 'look-over', why: 'the donor is looked over first' }]
-          : before(place, facts).map((step) => ({ step, why: 'the place has to be free' })),
-        wait: null,
-        rule: finding.rule,
-        doneOn: done[id] ?? null,
-      },
-    ];
-  });
-  return steps.filter((step) => {
-    const same = steps.filter((s) => s.place === step.place && JSON.stringify(s.title) === JSON.stringify(step.title));
-    return same.reduce((longest, s) => (s.practised > longest.practised ? s : longest)) === step;
-  });
+/** Parts of the choice that a step is done with, by id. */
+function partOf({ kit, pack, chosen }: PlanContext, of: StepSpec['of']): string | null {
+  const one = (part: StepPart): string | null =>
+    (part === 'kit' ? kit : part === 'pack' ? pack : chosen[part])?.id ?? null;
+  if (of === undefined) return null;
+  return typeof of === 'string' ? one(of) : of.map(one).join('+');
 }
 
-/** What has to be off before a place is worked on. */
-function before(place: RemedyPlace, { hub }: StepFacts): string[] {
-  if (hub && (place === `${hub} axle` || place === 'fork' || place === 'frame')) return ['wheel-out'];
-  if (place === 'bracket') return ['bracket-out', 'on-stand'];
-  if (place === 'donor') return ['look-over'];
-  return ['on-stand'];
+/** Whether a step done counts here: at another place, or with another part, it was another piece of work. */
+function countsHere(record: Done, place: RemedyPlace, part: string | null): boolean {
+  return (record.place === null || record.place === place) && (record.part === null || record.part === part);
+}
+
+/** Steps of the library that stand before one, near or far. */
+function ancestorsOf(id: string, found = new Set<string>()): Set<string> {
+  for (const { step } of specs.get(id)?.after ?? [])
+    if (!found.has(step)) {
+      found.add(step);
+      ancestorsOf(step, found);
+    }
+  return found;
 }
 
 /**
- * The steps of this kit on this donor: those of the library that apply, and one for each remedy that takes work, in the
- * order of their groups. What comes after a step that does not apply comes after what that one would have come after.
- * Empty without a kit.
+ * What was done with something the plan wants no more is undone first, the last of it first: work at its place waits
+ * for that.
+ */
+function undoSteps(
+  { build }: PlanContext,
+  facts: StepFacts,
+  counts: (id: string, record: Done) => boolean,
+): BuildStep[] {
+  const stale = Object.entries(build.bench.done).flatMap(([id, record]): [StepSpec, Done][] => {
+    const spec = specs.get(id);
+    return spec?.undo !== undefined && !record.leftOut && !counts(id, record) ? [[spec, record]] : [];
+  });
+  return stale.map(([spec, record]): BuildStep => {
+    const later = stale.filter(([other]) => ancestorsOf(other.id).has(spec.id));
+    const told = spec.minutes[build.bench.practised ? 1 : 0];
+    return {
+      id: `undo:${spec.id}`,
+      group: 'strip',
+      // Told by an older file, it was done where it would be done now.
+      place: (record.place ?? placeOf(spec.place, facts)) as RemedyPlace,
+      title: [spec.undo ?? ''],
+      minutes: told,
+      practised: spec.minutes[1],
+      told,
+      hands: spec.hands ?? 1,
+      tools: [...(typeof spec.tools === 'function' ? spec.tools(facts) : (spec.tools ?? []))],
+      supplies: {},
+      after: later.map(([other]) => ({ step: `undo:${other.id}`, why: 'what went on last comes off first' })),
+      wait: null,
+      rule: null,
+      undoes: spec.id,
+      part: record.part,
+      doneOn: null,
+    };
+  });
+}
+
+/**
+ * The steps of this kit on this donor: those of the library that apply, one for each remedy that takes work, and before
+ * them one for each step that was done for another plan and is to be undone. What comes after a step that does not
+ * apply comes after what that one would have come after. Empty without a kit.
  */
 export function stepsOf(context: PlanContext, doings: readonly Doing[]): BuildStep[] {
   const facts = stepFacts(context);
@@ -161,26 +127,36 @@ export function stepsOf(context: PlanContext, doings: readonly Doing[]): BuildSt
   const { practised, done } = context.build.bench;
   const here = new Map(stepLibrary.filter((s) => s.when(facts)).map((s) => [s.id, s]));
   const has = (id: string): boolean => here.has(id);
+  const doneAt = (id: string, place: RemedyPlace, part: string | null): Done | null => {
+    const record = done[id];
+    return record && countsHere(record, place, part) ? record : null;
+  };
   const steps = [...here.values()].map((spec): BuildStep => {
     const { id, group, minutes, hands, tools, supplies, wait } = spec;
+    const place = placeOf(spec.place, facts);
+    const part = partOf(context, spec.of);
+    const told = minutes[practised ? 1 : 0];
     return {
       id,
       group,
-      place: placeOf(spec.place, facts),
+      place,
       title: [spec.title],
-      minutes: minutes[practised ? 1 : 0],
+      minutes: told,
       practised: minutes[1],
+      told,
       hands: hands ?? 1,
       tools: [...(typeof tools === 'function' ? tools(facts) : (tools ?? []))],
       supplies: { ...supplies },
       after: befores(spec.after ?? [], has),
       wait: wait ?? null,
       rule: null,
-      doneOn: done[id] ?? null,
+      undoes: null,
+      part,
+      doneOn: doneAt(id, place, part)?.at ?? null,
     };
   });
   const byId = new Map(steps.map((s) => [s.id, s]));
-  const fixes = remedySteps(context, doings, facts, has);
+  const fixes = remedySteps(context, doings, facts, has, doneAt);
   for (const fix of fixes) {
     fix.after = befores(fix.after, has);
     const next = fitting[fix.place].find(has);
@@ -189,17 +165,42 @@ export function stepsOf(context: PlanContext, doings: readonly Doing[]): BuildSt
     // Whatever its place, it is done before the last look.
     else byId.get('tighten-again')?.after.push({ step: fix.id, why: 'nothing is left undone' });
   }
-  return [...steps, ...fixes];
+  const undos = undoSteps(context, facts, (id, record) => {
+    const step = byId.get(id);
+    return step !== undefined && countsHere(record, step.place, step.part);
+  });
+  for (const undo of undos)
+    for (const step of [...steps, ...fixes])
+      if (step.doneOn === null && (step.place === undo.place || step.id === undo.undoes || step.id === 'first-power'))
+        step.after.push({ step: undo.id, why: 'what was built for another plan is in the way' });
+  return paced([...undos, ...steps, ...fixes], context);
+}
+
+/** Steps still to do at the pace of who is at the bench. */
+function paced(steps: BuildStep[], { build }: PlanContext): BuildStep[] {
+  const { bench, built } = build;
+  const pace = paceOf(
+    timedOf(
+      steps.filter((s) => s.doneOn !== null),
+      bench.done,
+      built.builder,
+    ),
+  );
+  if (pace !== 1) for (const s of steps) if (s.doneOn === null) s.minutes = atPace(s.told, pace);
+  return steps;
 }
 
 /** What comes before, with what does not apply replaced by what would have come before it; each once. */
 function befores(after: readonly StepBefore[], has: (id: string) => boolean): StepBefore[] {
   const found = new Map<string, StepBefore>();
+  const seen = new Set<string>();
   const walk = (list: readonly StepBefore[]): void => {
-    for (const { step, why } of list)
-      if (has(step)) {
-        if (!found.has(step)) found.set(step, { step, why });
-      } else walk(stepLibrary.find((s) => s.id === step)?.after ?? []);
+    for (const { step, why } of list) {
+      if (seen.has(step)) continue;
+      seen.add(step);
+      if (has(step)) found.set(step, { step, why });
+      else walk(specs.get(step)?.after ?? []);
+    }
   };
   walk(after);
   return [...found.values()];

@@ -1,5 +1,5 @@
 import type { PayloadAction } from '@reduxjs/toolkit';
-import type { Bench } from '@sprocket/core';
+import { withStepMarked, type Bench, type BuildStep, type Built, type StepMarking } from '@sprocket/core';
 import type { BuildState, Edit } from './state.ts';
 
 /** Edits of the bench: who works and when, and what is done. */
@@ -7,11 +7,16 @@ export const benchReducers = {
   benchEdited(state: BuildState, action: PayloadAction<Edit<Partial<Omit<Bench, 'done'>>>>) {
     if (state.build) Object.assign(state.build.bench, action.payload.value);
   },
-  /** A step done at a moment of the local clock, or not done after all. */
-  stepDone(state: BuildState, action: PayloadAction<Edit<{ step: string; at: string | null }>>) {
+  /** A step marked done, or not done after all. */
+  stepMarked(
+    state: BuildState,
+    action: PayloadAction<Edit<{ step: Pick<BuildStep, 'id' | 'place' | 'part' | 'undoes'>; as: StepMarking | null }>>,
+  ) {
     if (!state.build) return;
-    const { step, at } = action.payload.value;
-    if (at === null) Reflect.deleteProperty(state.build.bench.done, step);
-    else state.build.bench.done[step] = at;
+    const { step, as } = action.payload.value;
+    state.build.bench.done = withStepMarked(state.build.bench.done, step, as);
+  },
+  builtEdited(state: BuildState, action: PayloadAction<Edit<Partial<Built>>>) {
+    if (state.build) Object.assign(state.build.built, action.payload.value);
   },
 };

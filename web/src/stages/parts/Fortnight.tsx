@@ -1,5 +1,5 @@
 import { dayOf, type BuildTime } from '@sprocket/core';
-import { clockWords, dayWords, longWords, shortDay } from './moments.ts';
+import { clockWords, dayWords, longWords, shortDay } from '../../ui/moments.ts';
 
 const DAYS = 14;
 const WIDE = 70;

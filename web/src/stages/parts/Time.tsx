@@ -10,8 +10,8 @@ import { dayTyped, thisMinute } from '../../ui/today.ts';
 import { BenchTimes } from './BenchTimes.tsx';
 import { calendarOf, type BenchTime } from './calendar.ts';
 import { Fortnight } from './Fortnight.tsx';
-import { clockWords, dayWords, longWords, momentWords } from './moments.ts';
-import { useBuildTime } from './useBuildTime.ts';
+import { clockWords, dayWords, longWords, momentWords } from '../../ui/moments.ts';
+import { useBuildTime } from '../../sheet/useBuildTime.ts';
 
 /** When it will be done, what can be done now, and what waits for what. */
 export function Time({ bill }: { bill: BillSheet }) {
@@ -137,6 +137,7 @@ function namedRefusal(refused: string, steps: ReadonlyMap<string, BuildStep>) {
 /** What can be begun at this minute, what waits, and what would free most. */
 function Now({ time, steps, bill }: { time: BuildTime; steps: ReadonlyMap<string, BuildStep>; bill: BillSheet }) {
   const send = useSend();
+  const build = useBuild();
   const names = new Map(bill.lines.map((l) => [l.key, l.name]));
   return (
     <div className="now">
@@ -152,7 +153,12 @@ function Now({ time, steps, bill }: { time: BuildTime; steps: ReadonlyMap<string
                   label={<Say words={step.title} />}
                   checked={false}
                   onChange={() =>
-                    send(buildActions.stepDone({ field: `bench.done.${id}`, value: { step: id, at: thisMinute() } }))
+                    send(
+                      buildActions.stepMarked({
+                        field: `bench.done.${id}`,
+                        value: { step, as: { at: thisMinute(), by: build.built.builder } },
+                      }),
+                    )
                   }
                 />
                 <span className="num quiet">{longWords(step.minutes)}</span>
@@ -266,7 +272,7 @@ function Done({ steps }: { steps: readonly BuildStep[] }) {
               checked
               label={<Say words={step.title} />}
               onChange={() =>
-                send(buildActions.stepDone({ field: `bench.done.${step.id}`, value: { step: step.id, at: null } }))
+                send(buildActions.stepMarked({ field: `bench.done.${step.id}`, value: { step, as: null } }))
               }
             />
             <span className="quiet num">{step.doneOn?.replace('T', ' ')}</span>

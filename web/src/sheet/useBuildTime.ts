@@ -1,9 +1,9 @@
 import { minutesOf, type BuildTime } from '@sprocket/core';
 import { useEffect, useMemo, useState } from 'react';
-import { useBuild } from '../../app/store.ts';
-import { usePlan } from '../../sheet/PlanProvider.tsx';
-import { thisMinute } from '../../ui/today.ts';
-import { benchWorker, useWorkerAnswer } from '../../workers/core.ts';
+import { useBuild } from '../app/store.ts';
+import { usePlan } from './PlanProvider.tsx';
+import { thisMinute } from '../ui/today.ts';
+import { benchWorker, useWorkerAnswer } from '../workers/core.ts';
 
 /** The clock as the bench needs it, min since 1970, local: a new answer every so often. */
 const EVERY = 5;
@@ -12,12 +12,17 @@ const nowIn = (): number => Math.floor(minutesOf(thisMinute()) / EVERY) * EVERY;
 /** What is reckoned off the page, and whether a newer answer is on its way. The last one stays meanwhile. */
 export function useBuildTime(): { time: BuildTime | null; stale: boolean } {
   const { bench: choice, bill: choices } = useBuild();
-  const { bench, bill } = usePlan();
+  const { bill, bench: planned } = usePlan();
   const [now, setNow] = useState(nowIn);
   useEffect(() => {
     const timer = setInterval(() => setNow(nowIn()), 60_000);
     return () => clearInterval(timer);
   }, []);
+  // The words of the steps are not needed there, and are long.
+  const bench = useMemo(
+    () => ({ steps: planned.steps, needs: planned.needs, fits: planned.fits }),
+    [planned.steps, planned.needs, planned.fits],
+  );
   // A plan is made anew with every edit; what the schedule hangs on often is the same, and is told by its text.
   const asked = useMemo(
     () => JSON.stringify([bench, bill.lines, choice, choices, now]),

@@ -1,0 +1,128 @@
+import type { StepFacts } from '../facts.ts';
+import type { StepSpec } from '../step.ts';
+import { after, arrived } from './before.ts';
+
+const hydraulic = ({ hydraulicLevers, newLevers }: StepFacts): boolean => newLevers && hydraulicLevers;
+const armed = ({ brake, hub }: StepFacts): boolean =>
+  hub !== null && (brake === 'drum' || brake === 'roller' || brake === 'coaster');
+
+/** Rotor, pads and what must stop it before it goes. Minutes: the trade’s own reckoning. */
+export const brakesSteps: readonly StepSpec[] = [
+  {
+    id: 'rotor-on',
+    group: 'brakes',
+    place: 'motor brake',
+    title: 'Rotor over to the motor, its bolts crosswise',
+    when: (f) => f.rotor,
+    minutes: [7, 2],
+    tools: ['rotor-key', 'torque-wrench'],
+    supplies: { threadlock: 1 },
+    of: 'kit',
+    after: [
+      arrived,
+      after('rotor-off', 'it goes from one wheel to the other'),
+      after('dish', 'spokes are laced in past it'),
+    ],
+    figure: 'rotor-bolts',
+    tightness: ['rotor-bolt'],
+    right: 'Arrow with the wheel’s turning; flat on its seat, bolts in star order.',
+    undo: 'Rotor off the motor',
+  },
+  {
+    id: 'rotor-clean',
+    group: 'brakes',
+    place: 'motor brake',
+    title: 'Wipe the rotor clean of fingers and grease; look along it for a bend',
+    when: (f) => f.rotor,
+    minutes: [3, 1],
+    supplies: { degreaser: 10, rags: 1 },
+    after: [after('rotor-on', 'it was in the hands')],
+  },
+  {
+    id: 'brake-arm-on',
+    group: 'brakes',
+    place: 'motor brake',
+    title: 'Brake’s arm in its strap, the strap’s bolt tight',
+    when: armed,
+    minutes: [6, 2],
+    tools: ['open-spanners', 'torque-wrench'],
+    after: [after('axle-tight', 'the arm lies as the axle sits')],
+    tightness: ['reaction-bolt'],
+    caution: {
+      text: 'Left off, the arm spins round at the first braking and takes the wheel or the frame with it.',
+      ask: 'a second pair of eyes, before the first ride',
+    },
+  },
+  {
+    id: 'pads-set',
+    group: 'brakes',
+    place: 'motor brake',
+    title: 'Rim brake’s pads to the new rim: their height and their lead',
+    when: (f) => f.hub !== null && f.brake === 'rim',
+    minutes: [10, 3],
+    tools: ['hex-keys', 'torque-wrench'],
+    after: [after('axle-tight', 'tightening shifts the wheel')],
+    figure: 'pads-rim',
+    tightness: ['pad-bolt'],
+    right: 'Whole pad on the rim, none on the tyre, front edge touching first by a card’s thickness.',
+  },
+  {
+    id: 'brake-centre',
+    group: 'brakes',
+    place: 'motor brake',
+    title: 'Centre the brake on the new wheel; pull it hard ten times',
+    when: (f) => f.hub !== null && f.brake !== undefined && f.brake !== 'none',
+    minutes: [8, 2],
+    tools: ['hex-keys', 'torque-wrench'],
+    after: [
+      after('axle-tight', 'tightening shifts the wheel'),
+      after('rotor-clean', 'a greasy rotor spoils the pads'),
+      after('pads-set', 'pads first, then the arms’ balance'),
+      after('brake-arm-on', 'a loose arm turns with the wheel'),
+      after('pads-apart', 'the spacer comes out'),
+      after('levers-on', 'the new lever pulls another length of cable'),
+      after('bleed', 'air in a hose gives way'),
+    ],
+    figure: 'caliper-centre',
+    tightness: (f) => (f.brake === 'discCable' || f.brake === 'discHydraulic' ? ['caliper-bolt'] : ['cable-bolt']),
+    right: 'Spins without a rub; the lever stops a good way before the bar.',
+    stubborn: 'A rub once a turn is a bent rotor or rim, not the caliper.',
+  },
+  {
+    id: 'bleed',
+    group: 'brakes',
+    place: 'levers',
+    title: 'New hydraulic lever bled; no soft point in its pull',
+    when: hydraulic,
+    minutes: [30, 10],
+    tools: ['bleed-kit'],
+    after: [after('levers-on', 'the hose was open')],
+    caution: {
+      text: 'Oils are not alike: mineral oil and brake fluid spoil each other’s seals.',
+      ask: 'the brake’s maker; a shop, where it stays soft',
+    },
+  },
+  {
+    id: 'brakes-try',
+    group: 'brakes',
+    place: 'donor',
+    title: 'Both brakes held in turn: pushed hard, neither wheel moves',
+    when: () => true,
+    minutes: [3, 1],
+    after: [
+      after('brake-centre', 'it is set then'),
+      after('levers-on', 'they pull the brakes'),
+      after('bleed', 'air in a hose gives way'),
+    ],
+    hold: { what: 'It must stop before it goes: no volts on it until both brakes hold.', by: 'another' },
+  },
+  {
+    id: 'parking-try',
+    group: 'brakes',
+    place: 'levers',
+    title: 'Parking lock on: it holds on a slope, and lets go wholly',
+    when: (f) => f.parking,
+    minutes: [3, 1],
+    after: [after('brakes-try', 'the brake itself has to hold first')],
+  },
+];

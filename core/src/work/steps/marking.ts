@@ -1,0 +1,36 @@
+import { doneSchema, type Done } from '../../build/asBuilt.ts';
+import type { Bench } from '../../build/bench.ts';
+import type { BuildStep } from './step.ts';
+
+/** What is said of a step as it is marked done. */
+export type Marking = Partial<Omit<Done, 'place' | 'part'>> & Pick<Done, 'at'>;
+
+/**
+ * The steps done with one more, at its place and with its part; or with that one no longer done. To undo something
+ * built for another plan takes what was done then off the list. Pure.
+ */
+export function withStepMarked(
+  done: Bench['done'],
+  { id, place, part, undoes }: Pick<BuildStep, 'id' | 'place' | 'part' | 'undoes'>,
+  marking: Marking | null,
+): Bench['done'] {
+  const without = (key: string): Bench['done'] => Object.fromEntries(Object.entries(done).filter(([k]) => k !== key));
+  if (undoes !== null) return marking ? without(undoes) : done;
+  if (!marking) return without(id);
+  return { ...done, [id]: doneSchema.parse({ ...done[id], ...marking, place, part }) };
+}
+
+/** Steps that hang on one and are done already, so that it cannot be taken back without them, in their order. */
+export function doneAfter(steps: readonly BuildStep[], id: string): string[] {
+  const found = new Set<string>([id]);
+  for (let grown = true; grown;) {
+    grown = false;
+    for (const s of steps)
+      if (!found.has(s.id) && s.doneOn !== null && s.after.some((a) => found.has(a.step))) {
+        found.add(s.id);
+        grown = true;
+      }
+  }
+  found.delete(id);
+  return steps.filter((s) => found.has(s.id)).map((s) => s.id);
+}
