@@ -22,7 +22,16 @@ export { type BoxId, type PlugEnd, boxWords } from './parts/leads.ts';
 export { type LegalClass, legalClass, legalClassSchema, legalClasses, withLaws } from './parts/law.ts';
 export { fitDischarge, readDischarge } from './pack/fitDischarge.ts';
 export { type Pack, type PackPlace, packPlaceWords } from './parts/pack.ts';
-export { type Part, type PartKind, type Shelf, partKinds, partSchema, partSchemas, withParts } from './parts/part.ts';
+export {
+  type Part,
+  type PartKind,
+  type Shelf,
+  partKinds,
+  partSchema,
+  partSchemas,
+  withParts,
+  partById,
+} from './parts/part.ts';
 export { starterShelf } from './parts/shelf/starterShelf.ts';
 
 // The donor and its survey
@@ -224,12 +233,13 @@ export {
   type StepThing,
   type ThingState,
 } from './work/steps/step.ts';
+export { paceOf, timedOf } from './work/steps/pace.ts';
 export { type StepFigureId, stepFigureIds } from './work/steps/stepFigures.ts';
 export { type StepSheet, readingVerdict, thingsNow, tightnessWords } from './work/steps/sheets.ts';
 export { doneAfter, type Marking as StepMarking, withStepMarked } from './work/steps/marking.ts';
 export { changesFor, type Differing, differingAt, type DifferingFrom, leftOutChanges } from './work/steps/differing.ts';
 export { type Built, type Done, type Otherwise, doneSchema, otherwiseSchema } from './build/asBuilt.ts';
-export { withValue } from './build/differ.ts';
+export { stillBuilt, withValue } from './build/differ.ts';
 export { type BesidePlan, besidePlan } from './plan/besidePlan.ts';
 export { orderFrom, purchaseOrders, putLine, remindersOf } from './work/lineMoves.ts';
 export { invoiceOf, quotationOf } from './work/quotation.ts';

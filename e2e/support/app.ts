@@ -266,21 +266,29 @@ interface AxeViolation {
 
 let axeSource: string | undefined;
 
-/** Runs axe on the page as it stands, or on the part of it that is new; returns what it finds wrong, readable. */
-export async function axeFindings(page: Page, within = 'html'): Promise<string[]> {
+/**
+ * Runs axe on the page as it stands, or on the part of it that is new; returns what it finds wrong, readable.
+ * @param enhanced with the greater contrast that is asked of what is read at arm's length
+ */
+export async function axeFindings(page: Page, within = 'html', enhanced = false): Promise<string[]> {
   axeSource ??= await readFile(require.resolve('axe-core/axe.min.js'), 'utf8');
   await page.evaluate(axeSource);
-  const violations = (await page.evaluate(async (selector) => {
-    const axe = (
-      window as unknown as { axe: { run: (where: string, options: object) => Promise<{ violations: unknown }> } }
-    ).axe;
-    const result = await axe.run(selector, {
-      runOnly: { type: 'tag', values: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'] },
-      // What passed need not be listed.
-      resultTypes: ['violations'],
-    });
-    return result.violations;
-  }, within)) as AxeViolation[];
+  const violations = (await page.evaluate(
+    async (selector, more) => {
+      const axe = (
+        window as unknown as { axe: { run: (where: string, options: object) => Promise<{ violations: unknown }> } }
+      ).axe;
+      const result = await axe.run(selector, {
+        runOnly: { type: 'tag', values: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'] },
+        ...(more ? { rules: { 'color-contrast-enhanced': { enabled: true } } } : {}),
+        // What passed need not be listed.
+        resultTypes: ['violations'],
+      });
+      return result.violations;
+    },
+    within,
+    enhanced,
+  )) as AxeViolation[];
   return violations.flatMap((v) =>
     v.nodes.map(
       (n) =>

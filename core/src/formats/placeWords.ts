@@ -119,7 +119,10 @@ export function valueWords(path: readonly MergeStep[], value: unknown, shelf: Sh
   const { typed, unit, value: inner, name, alongM, remedy } = value as Record<string, unknown>;
   if (typeof alongM === 'number') return `${amountText(amount(alongM, 'size'), units)} along`;
   if (typeof remedy === 'string') return 'taken';
-  if (typeof typed === 'string' && typed !== '') return `${typed} ${typeof unit === 'string' ? unit : ''}`.trim();
+  if (typeof typed === 'string' && typed !== '') {
+    const sign = typeof unit === 'string' ? unit : '';
+    return typed.endsWith(sign) ? typed : `${typed} ${sign}`;
+  }
   if (inner !== undefined) return valueWords(path, inner, shelf, units);
   return typeof name === 'string' ? name : 'another version of it';
 }

@@ -1,5 +1,6 @@
 import { expect } from 'chai';
 import {
+  otherwiseSchema,
   newBuild,
   usualRider,
   type Build,
@@ -226,6 +227,41 @@ describe('what the builder decided', () => {
     });
     expect(after(done, buildActions.stepMarked(edit({ step, as: null }))).bench.done).to.deep.equal({});
     expect(after(buildActions.builtEdited(edit({ builder: 'Ada' }))).built.builder).to.equal('Ada');
+  });
+
+  it('a step done fits what lies here of it; not done after all, it is checked again; what is not here stays as it is', () => {
+    const step = { id: 'wheel-in', place: 'rear wheel' as const, part: 'k', undoes: null };
+    const line = buildActions.lineEdited(edit({ key: 'k', change: { state: 'arrived' as const, name: 'K' } }));
+    const lines = [
+      { key: 'k', state: 'fitted' as const },
+      { key: 'nobody', state: 'fitted' as const },
+    ];
+    const done = buildActions.stepMarked(edit({ step, as: { at: '2026-03-01T10:00' }, lines }));
+    expect(after(line, done).bill.lines.k?.state).to.equal('fitted');
+    expect(Object.keys(after(line, done).bill.lines)).to.deep.equal(['k']);
+    const back = buildActions.stepMarked(edit({ step, as: null, lines: [{ key: 'k', state: 'checked' as const }] }));
+    expect(after(line, done, back).bill.lines.k?.state).to.equal('checked');
+  });
+
+  it('built otherwise, the build is as it was built; taken back, as it was planned, unless changed since', () => {
+    const told = (is: number) =>
+      otherwiseSchema.parse({
+        id: 'o1',
+        step: 'arms-ready',
+        at: '2026-03-01T10:00',
+        reason: 'only two came',
+        changes: [{ path: 'choice.torqueArms', was: 1, is }],
+      });
+    const built = buildActions.builtOtherwise(edit(told(2)));
+    expect(after(built).choice.torqueArms).to.equal(2);
+    expect(after(built).built.otherwise).to.deep.equal([told(2)]);
+    const back = buildActions.otherwiseTakenBack(edit('o1'));
+    expect(after(built, back).choice.torqueArms).to.equal(1);
+    expect(after(built, back).built.otherwise).to.deep.equal([]);
+    const since = buildActions.chose(edit({ torqueArms: 0 }));
+    expect(after(built, since, back).choice.torqueArms).to.equal(0);
+    expect(after(built, since, back).built.otherwise).to.deep.equal([]);
+    expect(after(buildActions.otherwiseTakenBack(edit('nobody'))).built.otherwise).to.deep.equal([]);
   });
 
   it('suppliers go with what they ask; offers take the place of the same ones’ for the same part', () => {

@@ -17,6 +17,9 @@ export type WiringView = 'leads' | 'loom' | 'levers' | 'bar' | 'power' | 'settin
 /** Which leg of the bill is on the Parts stage. */
 export type PartsView = 'bill' | 'time' | 'tools' | 'buying' | 'suppliers' | 'unpacking' | 'costs' | 'quotation';
 
+/** Which leg of the work is on the Build stage. */
+export type BuildView = 'steps' | 'built' | 'card' | 'pace';
+
 export interface UiState {
   units: UnitSystem;
   /** The survey item whose dimension is lit on the drawing. */
@@ -29,6 +32,7 @@ export interface UiState {
   packView: PackView;
   wiringView: WiringView;
   partsView: PartsView;
+  buildView: BuildView;
 }
 
 const initialState: UiState = {
@@ -42,6 +46,7 @@ const initialState: UiState = {
   packView: 'place',
   wiringView: 'leads',
   partsView: 'bill',
+  buildView: 'steps',
 };
 
 const slice = createSlice({
@@ -71,6 +76,9 @@ const slice = createSlice({
     },
     partsViewed(state, action: PayloadAction<PartsView>) {
       state.partsView = action.payload;
+    },
+    buildViewed(state, action: PayloadAction<BuildView>) {
+      state.buildView = action.payload;
     },
     keysShown(state, action: PayloadAction<boolean>) {
       state.keysShown = action.payload;

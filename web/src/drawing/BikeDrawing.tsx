@@ -7,7 +7,9 @@ import {
   type ChosenPlan,
   type DonorGeometry,
   type Point,
+  type StepThing,
   type SurveyItemId,
+  type ThingState,
   type Tube,
 } from '@sprocket/core';
 import { useId, type ReactNode } from 'react';
@@ -37,7 +39,12 @@ interface BikeDrawingProps {
   tools?: ReactNode;
   /** Without a title block, for many on a page. */
   plain?: boolean;
+  /** How far it is built: what is off, loose or tight. Absent, it is drawn as it will be. */
+  things?: Partial<Record<StepThing, ThingState>> | undefined;
 }
+
+const thingClass = (state: ThingState | undefined): string =>
+  state === 'off' ? 'thing-off' : state === 'loose' ? 'thing-loose' : '';
 
 /** The donor to scale, from its own measurements, with what each stage writes on it. */
 export function BikeDrawing({
@@ -51,6 +58,7 @@ export function BikeDrawing({
   overlay,
   tools,
   plain = false,
+  things,
 }: BikeDrawingProps) {
   const { ref, width, height } = useElementSize();
   const g = geometry ?? plan.drawing.geometry;
@@ -80,7 +88,11 @@ export function BikeDrawing({
     );
   };
 
-  const { motor, pack } = plan.drawing;
+  const { pack } = plan.drawing;
+  const wheelOf = plan.drawing.motor?.place === 'front' ? 'front wheel' : 'rear wheel';
+  const motorState = things?.motor ?? things?.[wheelOf];
+  // A motor that is not on it yet is not drawn.
+  const motor = things && motorState !== 'loose' && motorState !== 'tight' ? null : plan.drawing.motor;
   const scale = Math.round(1 / ((0.0002645 / px) * 1) / 1) || 1;
   return (
     <figure className={`drawing${tall ? ' drawing-tall' : ''}`} aria-label="Your vehicle, drawn to scale">
@@ -110,26 +122,30 @@ export function BikeDrawing({
           <rect x={s.left} y={-s.top} width={s.width} height={s.height} fill={`url(#${hatch}g)`} />
           <Ground from={tail} to={ground} px={px} />
 
-          {g.pairedRear ? (
-            <Wheel
-              at={{ x: g.rearAxle.x - 0.035, y: g.rearAxle.y + 0.012 }}
-              radius={g.rearRadiusM}
-              tyre={g.rearTyre}
-              px={px}
-              far
-            />
-          ) : null}
-          <Wheel at={g.rearAxle} radius={g.rearRadiusM} tyre={g.rearTyre} px={px} />
-          {g.pairedFront ? (
-            <Wheel
-              at={{ x: g.frontAxle.x + 0.035, y: g.frontAxle.y + 0.012 }}
-              radius={g.frontRadiusM}
-              tyre={g.frontTyre}
-              px={px}
-              far
-            />
-          ) : null}
-          <Wheel at={g.frontAxle} radius={g.frontRadiusM} tyre={g.frontTyre} px={px} />
+          <g className={thingClass(things?.['rear wheel'])}>
+            {g.pairedRear ? (
+              <Wheel
+                at={{ x: g.rearAxle.x - 0.035, y: g.rearAxle.y + 0.012 }}
+                radius={g.rearRadiusM}
+                tyre={g.rearTyre}
+                px={px}
+                far
+              />
+            ) : null}
+            <Wheel at={g.rearAxle} radius={g.rearRadiusM} tyre={g.rearTyre} px={px} />
+          </g>
+          <g className={thingClass(things?.['front wheel'])}>
+            {g.pairedFront ? (
+              <Wheel
+                at={{ x: g.frontAxle.x + 0.035, y: g.frontAxle.y + 0.012 }}
+                radius={g.frontRadiusM}
+                tyre={g.frontTyre}
+                px={px}
+                far
+              />
+            ) : null}
+            <Wheel at={g.frontAxle} radius={g.frontRadiusM} tyre={g.frontTyre} px={px} />
+          </g>
           {motor && show('parts') && motor.place !== 'mid' ? (
             <HubMotor
               at={motor.place === 'rear' ? g.rearAxle : motor.centre}
@@ -149,7 +165,7 @@ export function BikeDrawing({
           {tubes('bar')}
           {g.box ? <path d={pathOf(g.box, true)} className="box" strokeWidth={1.5 * px} /> : null}
 
-          <Chain plan={plan} g={g} px={px} />
+          <Chain plan={plan} g={g} px={px} off={things?.chain === 'off'} bare={things?.cranks === 'off'} />
           {g.secondCrank ? <SecondCranks plan={plan} px={px} /> : null}
           {g.shock ? <Shock from={g.shock.from} to={g.shock.to} px={px} /> : null}
           {g.hinge ? <Hinge at={g.hinge} px={px} /> : null}
@@ -189,7 +205,7 @@ export function BikeDrawing({
               ))
             : null}
 
-          {show('parts') && size.width > 560 && !look ? <PartCallOuts plan={plan} s={s} /> : null}
+          {show('parts') && size.width > 560 && !look && !things ? <PartCallOuts plan={plan} s={s} /> : null}
         </svg>
         {overlay ? (
           <svg
@@ -371,7 +387,20 @@ function FrontCarrier({ plan, px }: { plan: ChosenPlan; px: number }) {
   );
 }
 
-function Chain({ plan, g, px }: { plan: ChosenPlan; g: DonorGeometry; px: number }) {
+function Chain({
+  plan,
+  g,
+  px,
+  off = false,
+  bare = false,
+}: {
+  plan: ChosenPlan;
+  g: DonorGeometry;
+  px: number;
+  /** The chain is off; the cranks are. */
+  off?: boolean;
+  bare?: boolean;
+}) {
   const { ringRadiusM: R, cogRadiusM: r } = plan.drawing;
   const d = Math.hypot(g.bracket.x - g.rearAxle.x, g.bracket.y - g.rearAxle.y);
   const base = Math.atan2(g.bracket.y - g.rearAxle.y, g.bracket.x - g.rearAxle.x);
@@ -386,7 +415,7 @@ function Chain({ plan, g, px }: { plan: ChosenPlan; g: DonorGeometry; px: number
   const crank = { x: g.pedal.x - g.bracket.x, y: -(g.pedal.y - g.bracket.y) };
   return (
     <g className="chain">
-      {[tangent(1), tangent(-1)].map(([a, b]) => (
+      {(off ? [] : [tangent(1), tangent(-1)]).map(([a, b]) => (
         <path
           key={a.y}
           d={pathOf([a, b])}
@@ -404,7 +433,7 @@ function Chain({ plan, g, px }: { plan: ChosenPlan; g: DonorGeometry; px: number
         strokeDasharray={`${2.4 * px} ${1.6 * px}`}
         fill="none"
       />
-      <g transform={`translate(${g.bracket.x} ${-g.bracket.y})`}>
+      <g transform={`translate(${g.bracket.x} ${-g.bracket.y})`} className={bare ? 'thing-off' : ''}>
         <circle r={R} className="line" strokeWidth={2 * px} strokeDasharray={`${2.6 * px} ${1.7 * px}`} fill="none" />
         <circle r={R * 0.88} className="line thin" strokeWidth={0.9 * px} fill="none" />
         <line x1={0} y1={0} x2={-crank.x} y2={-crank.y} className="crank crank-far" strokeWidth={0.012} />

@@ -67,9 +67,21 @@ function BillState({ plan }: { plan: BuildPlan }) {
   return <span className="link-state link-later num">{words}</span>;
 }
 
+/** How far the build is: steps done of all. */
+function StepsState({ plan }: { plan: BuildPlan }) {
+  const { steps } = plan.bench;
+  const done = steps.filter((s) => s.doneOn !== null).length;
+  return (
+    <span className="link-state link-later num">
+      {steps.length === 0 ? 'nothing' : done === steps.length ? 'built' : `${done}/${steps.length}`}
+    </span>
+  );
+}
+
 function StageState({ stage, plan }: { stage: Stage; plan: BuildPlan }) {
   const standing = standingOf(stage, plan);
   if (stage.id === 'parts' && stage.screen) return <BillState plan={plan} />;
+  if (stage.id === 'build' && stage.screen) return <StepsState plan={plan} />;
   if (!standing) return <span className="link-state link-later">not ready</span>;
   const { verdict, counts } = standing;
   const total = Object.values(counts).reduce((a, b) => a + b, 0);

@@ -1,4 +1,5 @@
 import {
+  besidePlan,
   buildTime,
   buyingSheet,
   headOf,
@@ -17,6 +18,7 @@ import {
   verdictEdges,
   whatWouldChange,
   withParts,
+  type BesidePlan,
   type Bill,
   type BillLine,
   type Build,
@@ -75,6 +77,9 @@ const api = {
     const { solver } = await import('./solver.ts');
     return buyingSheet(lines, bill, orderedOn, await solver());
   },
+  /** Plan and as-built side by side: two whole plans. */
+  besidePlan: (build: Build, own: readonly Part[]): BesidePlan | null =>
+    besidePlan(build, withParts(starterShelf, own)),
   /** The bench's schedule and its chance: seconds for a large build. */
   buildTime,
   readBuildFileWithPhotos,

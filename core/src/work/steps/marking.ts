@@ -17,7 +17,10 @@ export function withStepMarked(
   const without = (key: string): Bench['done'] => Object.fromEntries(Object.entries(done).filter(([k]) => k !== key));
   if (undoes !== null) return marking ? without(undoes) : done;
   if (!marking) return without(id);
-  return { ...done, [id]: doneSchema.parse({ ...done[id], ...marking, place, part }) };
+  const before = done[id];
+  // What was said of it at another place or with another part was said of other work.
+  const same = before?.place === place && before.part === part;
+  return { ...done, [id]: doneSchema.parse({ ...(same ? before : {}), ...marking, place, part }) };
 }
 
 /** Steps that hang on one and are done already, so that it cannot be taken back without them, in their order. */

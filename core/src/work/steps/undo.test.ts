@@ -117,6 +117,8 @@ describe('marking a step', () => {
     const said = withStepMarked(build.bench.done, rim, { at: '2026-03-01T11:00', note: 'two layers' });
     const again = withStepMarked(said, rim, { at: '2026-03-01T12:00', minutes: 9 });
     expect(again['tape-rim']).to.deep.include({ note: 'two layers', minutes: 9, at: '2026-03-01T12:00' });
+    const other = withStepMarked(said, { ...rim, part: 'heron-d250' }, { at: '2026-03-01T12:00' });
+    expect(other['tape-rim']).to.deep.include({ note: '', part: 'heron-d250' });
     expect(doneAfter(steps, 'tape-rim')).to.deep.equal(['tyre-on']);
     expect(doneAfter(steps, 'tyre-on')).to.deep.equal([]);
     expect(Object.keys(withStepMarked(again, rim, null))).not.to.include('tape-rim');

@@ -1,6 +1,22 @@
 import type { PayloadAction } from '@reduxjs/toolkit';
-import { withStepMarked, type Bench, type BuildStep, type Built, type StepMarking } from '@sprocket/core';
+import {
+  stillBuilt,
+  withStepMarked,
+  withValue,
+  type Bench,
+  type Build,
+  type BuildStep,
+  type Built,
+  type Otherwise,
+  type StepMarking,
+} from '@sprocket/core';
 import type { BuildState, Edit } from './state.ts';
+
+/** How a line of the bill stands once the step that takes it is done, or is not done after all. */
+export interface LineMoved {
+  key: string;
+  state: 'fitted' | 'checked';
+}
 
 /** Edits of the bench: who works and when, and what is done. */
 export const benchReducers = {
@@ -10,11 +26,38 @@ export const benchReducers = {
   /** A step marked done, or not done after all. */
   stepMarked(
     state: BuildState,
-    action: PayloadAction<Edit<{ step: Pick<BuildStep, 'id' | 'place' | 'part' | 'undoes'>; as: StepMarking | null }>>,
+    action: PayloadAction<
+      Edit<{
+        step: Pick<BuildStep, 'id' | 'place' | 'part' | 'undoes'>;
+        as: StepMarking | null;
+        lines?: readonly LineMoved[];
+      }>
+    >,
   ) {
     if (!state.build) return;
-    const { step, as } = action.payload.value;
+    const { step, as, lines } = action.payload.value;
     state.build.bench.done = withStepMarked(state.build.bench.done, step, as);
+    for (const { key, state: stands } of lines ?? []) {
+      const line = state.build.bill.lines[key];
+      if (line) line.state = stands;
+    }
+  },
+  /** Something built otherwise than planned: kept with its reason, and the build is as it was built. */
+  builtOtherwise(state: BuildState, action: PayloadAction<Edit<Otherwise>>) {
+    if (!state.build) return;
+    const told = action.payload.value;
+    const build = told.changes.reduce((b, { path, is }) => withValue(b, path, is), state.build as Build);
+    state.build = { ...build, built: { ...build.built, otherwise: [...build.built.otherwise, told] } };
+  },
+  /** Taken back: what was planned stands again, unless it was changed since. */
+  otherwiseTakenBack(state: BuildState, action: PayloadAction<Edit<string>>) {
+    const build = state.build as Build | null;
+    const told = build?.built.otherwise.find((o) => o.id === action.payload.value);
+    if (!build || !told) return;
+    const back = stillBuilt(build, told)
+      ? [...told.changes].reverse().reduce((b, { path, was }) => withValue(b, path, was), build)
+      : build;
+    state.build = { ...back, built: { ...back.built, otherwise: back.built.otherwise.filter((o) => o !== told) } };
   },
   builtEdited(state: BuildState, action: PayloadAction<Edit<Partial<Built>>>) {
     if (state.build) Object.assign(state.build.built, action.payload.value);

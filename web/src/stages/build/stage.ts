@@ -5,5 +5,12 @@ export const buildStage: Stage = {
   label: 'Build',
   key: '8',
   decides: 'What to do today, with which tool, and what must be checked before the next step hides it',
-  screen: null,
+  screen: async () => ({ Component: (await import('./BuildStage.tsx')).BuildStage }),
+  finds: (_build, { bench }) =>
+    bench.steps.map((step) => ({
+      id: `step-${step.id}`,
+      label: step.title.filter((w) => typeof w === 'string').join(''),
+      description: 'Build · step',
+      path: `build#step-${step.id}`,
+    })),
 };

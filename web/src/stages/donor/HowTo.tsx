@@ -1,5 +1,4 @@
-import { Button, FileButton, TextInput } from '@mantine/core';
-import { notifications } from '@mantine/notifications';
+import { Button, TextInput } from '@mantine/core';
 import {
   amount,
   amountText,
@@ -12,14 +11,10 @@ import {
   type Survey,
   type SurveyItemId,
 } from '@sprocket/core';
-import { attempt } from '../../ui/attempt.ts';
-import { useLiveQuery } from 'dexie-react-hooks';
 import { useMemo } from 'react';
 import { buildActions } from '../../app/buildSlice.ts';
 import { useBuild, useSend, useUnits } from '../../app/store.ts';
-import { db, type BuildPhoto } from '../../storage/db.ts';
-import { soundPhotos } from '../../storage/sound.ts';
-import { dropPhoto, keepPhoto } from '../../storage/photos.ts';
+import { Photos } from '../../sheet/Photos.tsx';
 import { FigureFor } from './figures/FigureFor.tsx';
 import { assumedEntry } from './assume.ts';
 
@@ -103,64 +98,5 @@ export function HowTo({ id, next }: { id: SurveyItemId; next: boolean }) {
       ) : null}
       <Photos id={id} label={item.label} />
     </aside>
-  );
-}
-
-/** Takes a photo off, and offers it back. */
-function takeOff(photo: BuildPhoto): void {
-  void dropPhoto(photo);
-  const id = `photo-${photo.id}`;
-  notifications.show({
-    id,
-    color: 'marmalade',
-    message: (
-      <span className="notice">
-        The photo was taken off.
-        <Button
-          size="compact-sm"
-          variant="default"
-          onClick={() => {
-            void attempt('The photo', db.photos.put(photo));
-            notifications.hide(id);
-          }}
-        >
-          Bring it back
-        </Button>
-      </span>
-    ),
-  });
-}
-
-/** Photos of one item: kept in this browser, scaled down, and sent out with the build's file. */
-function Photos({ id, label }: { id: string; label: string }) {
-  const build = useBuild();
-  const photos = useLiveQuery(() => soundPhotos({ buildId: build.id, item: id }), [build.id, id]);
-  return (
-    <div className="photos">
-      {photos?.map((photo) => (
-        <figure key={photo.id}>
-          <img src={photo.dataUrl} alt={`${label}, taken ${photo.on}`} />
-          <button type="button" className="link-button" onClick={() => takeOff(photo)}>
-            take off
-          </button>
-        </figure>
-      ))}
-      <FileButton
-        accept="image/png,image/jpeg,image/webp"
-        inputProps={{ 'aria-label': `Photo of ${label.toLowerCase()}` }}
-        onChange={(file) => {
-          if (!file) return;
-          keepPhoto(build.id, id, file).catch((error: unknown) =>
-            notifications.show({ message: error instanceof Error ? error.message : String(error), color: 'red' }),
-          );
-        }}
-      >
-        {(props) => (
-          <Button size="compact-sm" variant="subtle" {...props}>
-            Add a photo
-          </Button>
-        )}
-      </FileButton>
-    </div>
   );
 }

@@ -1,5 +1,6 @@
 import type { BillSheet, Point } from '@sprocket/core';
 import { BikeDrawing } from '../../drawing/BikeDrawing.tsx';
+import { laidLabels } from '../../drawing/placeLabels.ts';
 import { usePlan } from '../../sheet/PlanProvider.tsx';
 import { markOf, markWords, type Mark } from './lines.ts';
 
@@ -72,61 +73,51 @@ export function BillBoard({ bill }: { bill: BillSheet }) {
         </ul>
       }
       overlay={({ px }) => {
-        // Labels that would lie on one another are moved up, the lowest first.
         const high = 24 * px;
-        const laid: { x: number; y: number; w: number }[] = [];
-        return [...pins]
-          .sort((a, b) => a.at.y - b.at.y || a.at.x - b.at.x)
-          .map((pin) => {
-            const w = (pin.counts.length * 34 + 14 + pin.place.length * 7.2) * px;
-            const spot = { x: pin.at.x - w / 2, y: pin.at.y + 22 * px, w };
-            for (let turn = 0; turn < 30; turn++) {
-              const hit = laid.find(
-                (o) =>
-                  spot.x < o.x + o.w + 4 * px && o.x < spot.x + w + 4 * px && Math.abs(o.y - spot.y) < high + 3 * px,
-              );
-              if (!hit) break;
-              spot.y = hit.y + high + 4 * px;
-            }
-            laid.push(spot);
-            return (
-              <g key={pin.place} role="img" aria-label={`${pin.place}: ${pin.done} of ${pin.total} here or fitted`}>
-                <line
-                  x1={pin.at.x}
-                  y1={-pin.at.y}
-                  x2={spot.x + w / 2}
-                  y2={-spot.y}
-                  className="pin-line"
-                  strokeWidth={1.2 * px}
-                />
-                <circle cx={pin.at.x} cy={-pin.at.y} r={3.2 * px} className="pin-dot" />
-                <rect
-                  x={spot.x}
-                  y={-spot.y - high}
-                  width={w}
-                  height={high}
-                  rx={3 * px}
-                  className="pin-plate"
-                  strokeWidth={1.2 * px}
-                />
-                <text x={spot.x + 7 * px} y={-spot.y - 7.5 * px} fontSize={13 * px} className="pin-text">
-                  {pin.place}
-                </text>
-                {pin.counts.map(({ mark, count }, i) => (
-                  <g
-                    key={mark}
-                    transform={`translate(${spot.x + w - ((pin.counts.length - i) * 34 - 8) * px} ${-spot.y - high / 2}) scale(${0.85 * px})`}
-                    className={`mark mark-${mark}`}
-                  >
-                    <MarkShape mark={mark} />
-                    <text x={10} y={5} fontSize={15} className="pin-text">
-                      {count}
-                    </text>
-                  </g>
-                ))}
-              </g>
-            );
-          });
+        return laidLabels(
+          pins.map((pin) => ({ ...pin, w: (pin.counts.length * 34 + 14 + pin.place.length * 7.2) * px })),
+          high,
+          px,
+        ).map((pin) => {
+          const { w } = pin;
+          return (
+            <g key={pin.place} role="img" aria-label={`${pin.place}: ${pin.done} of ${pin.total} here or fitted`}>
+              <line
+                x1={pin.at.x}
+                y1={-pin.at.y}
+                x2={pin.x + w / 2}
+                y2={-pin.y}
+                className="pin-line"
+                strokeWidth={1.2 * px}
+              />
+              <circle cx={pin.at.x} cy={-pin.at.y} r={3.2 * px} className="pin-dot" />
+              <rect
+                x={pin.x}
+                y={-pin.y - high}
+                width={w}
+                height={high}
+                rx={3 * px}
+                className="pin-plate"
+                strokeWidth={1.2 * px}
+              />
+              <text x={pin.x + 7 * px} y={-pin.y - 7.5 * px} fontSize={13 * px} className="pin-text">
+                {pin.place}
+              </text>
+              {pin.counts.map(({ mark, count }, i) => (
+                <g
+                  key={mark}
+                  transform={`translate(${pin.x + w - ((pin.counts.length - i) * 34 - 8) * px} ${-pin.y - high / 2}) scale(${0.85 * px})`}
+                  className={`mark mark-${mark}`}
+                >
+                  <MarkShape mark={mark} />
+                  <text x={10} y={5} fontSize={15} className="pin-text">
+                    {count}
+                  </text>
+                </g>
+              ))}
+            </g>
+          );
+        });
       }}
     />
   );

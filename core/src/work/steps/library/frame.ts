@@ -46,6 +46,7 @@ export const frameSteps: readonly StepSpec[] = [
       after('tips-look', 'bad tips end it here'),
     ],
     of: 'kit',
+    figure: 'slot-washer',
     right: 'It slides to the slot’s end by hand, with no play across its flats.',
     stubborn:
       'Tight across the flats: paint first, then a fine file, strokes counted, the same on both sides; never the axle.',

@@ -1,0 +1,68 @@
+import { Button, FileButton } from '@mantine/core';
+import { notifications } from '@mantine/notifications';
+import { useLiveQuery } from 'dexie-react-hooks';
+import { useBuild } from '../app/store.ts';
+import { db, type BuildPhoto } from '../storage/db.ts';
+import { dropPhoto, keepPhoto } from '../storage/photos.ts';
+import { soundPhotos } from '../storage/sound.ts';
+import { attempt } from '../ui/attempt.ts';
+
+/** Takes a photo off, and offers it back. */
+function takeOff(photo: BuildPhoto): void {
+  void dropPhoto(photo);
+  const id = `photo-${photo.id}`;
+  notifications.show({
+    id,
+    color: 'marmalade',
+    message: (
+      <span className="notice">
+        The photo was taken off.
+        <Button
+          size="compact-sm"
+          variant="default"
+          onClick={() => {
+            void attempt('The photo', db.photos.put(photo));
+            notifications.hide(id);
+          }}
+        >
+          Bring it back
+        </Button>
+      </span>
+    ),
+  });
+}
+
+/** Photos of one item: kept in this browser, scaled down, and sent out with the build's file. */
+export function Photos({ id, label, camera = false }: { id: string; label: string; camera?: boolean }) {
+  const build = useBuild();
+  const photos = useLiveQuery(() => soundPhotos({ buildId: build.id, item: id }), [build.id, id]);
+  return (
+    <div className="photos">
+      {photos?.map((photo) => (
+        <figure key={photo.id}>
+          <img src={photo.dataUrl} alt={`${label}, taken ${photo.on}`} />
+          <button type="button" className="link-button" onClick={() => takeOff(photo)}>
+            take off
+          </button>
+        </figure>
+      ))}
+      <FileButton
+        accept="image/png,image/jpeg,image/webp"
+        {...(camera ? { capture: 'environment' as const } : {})}
+        inputProps={{ 'aria-label': `Photo of ${label.toLowerCase()}` }}
+        onChange={(file) => {
+          if (!file) return;
+          keepPhoto(build.id, id, file).catch((error: unknown) =>
+            notifications.show({ message: error instanceof Error ? error.message : String(error), color: 'red' }),
+          );
+        }}
+      >
+        {(props) => (
+          <Button size="compact-sm" variant="subtle" {...props}>
+            Add a photo
+          </Button>
+        )}
+      </FileButton>
+    </div>
+  );
+}

@@ -1,0 +1,73 @@
+import { paceOf, timedOf } from '@sprocket/core';
+import { useBuild } from '../../app/store.ts';
+import { Say } from '../../ui/Show.tsx';
+import type { BenchNow } from './useBench.ts';
+
+/** How long steps took against what is told, and the pace that comes of it for those ahead. */
+export function Pace({ bench }: { bench: BenchNow }) {
+  const { bench: choice, built } = useBuild();
+  const people = [...new Set(Object.values(choice.done).map((d) => d.by))].sort((a, b) => a.localeCompare(b, 'en'));
+  const timed = bench.steps.filter((s) => {
+    const record = choice.done[s.id];
+    return s.doneOn !== null && record !== undefined && record.minutes !== null && !record.leftOut;
+  });
+  return (
+    <section aria-labelledby="pace">
+      <div className="section-head">
+        <h2 id="pace">Own pace</h2>
+        <span className="quiet">what is still ahead is reckoned at the pace of who is at the bench</span>
+      </div>
+      {timed.length === 0 ? (
+        <p className="card">
+          No step was timed yet. The stand view has a watch that runs by the clock; minutes can be typed on a step’s
+          sheet too.
+        </p>
+      ) : (
+        <>
+          <dl className="sums card">
+            {people.map((who) => {
+              const own = timedOf(bench.steps, choice.done, who);
+              if (own.length === 0) return null;
+              return (
+                <div key={who}>
+                  <dt>
+                    {who || 'Nobody named'}
+                    {who === built.builder ? ', at the bench now' : ''}
+                  </dt>
+                  <dd className="num">
+                    {paceOf(own).toFixed(2)} × as told
+                    <span className="step-why">from {own.length} timed, drawn toward 1</span>
+                  </dd>
+                </div>
+              );
+            })}
+          </dl>
+          <div className="card">
+            <table className="sum pace-table">
+              <thead>
+                <tr>
+                  <th scope="col">Step</th>
+                  <th scope="col">told</th>
+                  <th scope="col">took</th>
+                  <th scope="col">by</th>
+                </tr>
+              </thead>
+              <tbody>
+                {timed.map((s) => (
+                  <tr key={s.id}>
+                    <th scope="row">
+                      <Say words={s.title} />
+                    </th>
+                    <td className="num">{s.told} min</td>
+                    <td className="num">{choice.done[s.id]?.minutes} min</td>
+                    <td>{choice.done[s.id]?.by || '–'}</td>
+                  </tr>
+                ))}
+              </tbody>
+            </table>
+          </div>
+        </>
+      )}
+    </section>
+  );
+}
