@@ -5,13 +5,20 @@
  */
 import { mkdirSync, writeFileSync } from 'node:fs';
 import {
+  minutesOf,
+  momentText,
   newBuild,
+  otherwiseSchema,
   parseQuantity,
   parseTeeth,
   parseTyre,
+  planChosen,
+  planContext,
   readGpx,
+  starterShelf,
   surveyItem,
   usualLead,
+  withStepMarked,
   writeBuildFile,
   type Build,
   type ConditionGrade,
@@ -795,6 +802,40 @@ const builds: Build[] = [
     },
   ),
 ];
+
+/** A build with its steps done in their order up to one, over two Saturdays, by two people; a few of them timed. */
+function halfBuilt(build: Build, last: string): void {
+  const { order, steps, sheets } = planChosen(planContext(build, starterShelf)).bench;
+  build.built.builder = 'Odd';
+  let clock = minutesOf('2026-03-14T09:00');
+  for (const [i, id] of order.slice(0, order.indexOf(last) + 1).entries()) {
+    const step = steps.find((s) => s.id === id);
+    if (!step) continue;
+    // Charging runs beside; the second Saturday begins with the wheel.
+    if (id === 'wheel-out') clock = minutesOf('2026-03-21T09:30');
+    const took = Math.round(step.told * (1 + 0.35 * Math.sin(i * 1.7)) * 2) / 2;
+    clock += Math.max(1, Math.round(took));
+    const at = momentText(clock);
+    build.bench.done = withStepMarked(build.bench.done, step, {
+      at,
+      by: i % 5 === 3 ? 'Tilde' : 'Odd',
+      minutes: i % 2 === 0 ? Math.max(0.5, took) : null,
+      ...(sheets[id]?.hold?.by === 'another' ? { witness: { by: 'Tilde', at } } : {}),
+    });
+  }
+  build.built.otherwise.push(
+    otherwiseSchema.parse({
+      id: 'paint',
+      step: 'paint-saved',
+      at: '2026-03-14T11:20',
+      by: 'Odd',
+      reason: 'the tape did not stick below 5 °C',
+      what: 'An old inner tube cut open in place of tape, under the clamps and the holder.',
+    }),
+  );
+}
+const trike = builds.find((b) => b.id === 'demo-trike');
+if (trike) halfBuilt(trike, 'stack-out');
 
 for (const { file, text } of Object.values(roads)) writeFileSync(new URL(`roads/${file}`, out), text);
 for (const b of builds) writeFileSync(new URL(`builds/${b.id}.json`, out), writeBuildFile(b));

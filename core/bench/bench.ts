@@ -18,6 +18,9 @@ import {
   type RouteSegment,
 } from '@sprocket/core';
 
+import { benchOrder } from '../src/work/steps/order.ts';
+import { doingsOf, stepsOf } from '../src/work/steps/steps.ts';
+
 const root = new URL('../../', import.meta.url);
 
 function loadCase(name: string): RideCase {
@@ -94,6 +97,12 @@ for (const name of ['demo-mixte', 'demo-trike', 'demo-box', 'demo-lockkeeper', '
   say(
     '  as one field is typed, the donor as it was',
     `${median(() => planChosen(planContext({ ...read.value, name: 'x' }, starterShelf))).toFixed(1)} ms`,
+  );
+  const context = planContext(read.value, starterShelf);
+  const { findings } = planChosen(context);
+  say(
+    '  the steps of the build and their order',
+    `${median(() => benchOrder(stepsOf(context, doingsOf(read.value, findings)))).toFixed(1)} ms`,
   );
   say(
     '  every candidate judged',

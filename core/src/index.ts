@@ -228,17 +228,16 @@ export { type BuildTime, buildTime } from './work/buildSchedule.ts';
 export { type BenchNeed } from './work/steps/needs.ts';
 export {
   type BuildStep,
-  type StepGroup,
   type StepReading,
   type StepThing,
   type ThingState,
 } from './work/steps/step.ts';
 export { paceOf, timedOf } from './work/steps/pace.ts';
-export { type StepFigureId, stepFigureIds } from './work/steps/stepFigures.ts';
-export { type StepSheet, readingVerdict, thingsNow, tightnessWords } from './work/steps/sheets.ts';
-export { doneAfter, type Marking as StepMarking, withStepMarked } from './work/steps/marking.ts';
+export { type StepFigureId } from './work/steps/stepFigures.ts';
+export { type StepSheet, readingVerdict, thingsNow } from './work/steps/sheets.ts';
+export { doneAfter, type StepMarking, withStepMarked } from './work/steps/marking.ts';
 export { changesFor, type Differing, differingAt, type DifferingFrom, leftOutChanges } from './work/steps/differing.ts';
-export { type Built, type Done, type Otherwise, doneSchema, otherwiseSchema } from './build/asBuilt.ts';
+export { type Built, type Otherwise, otherwiseSchema } from './build/asBuilt.ts';
 export { stillBuilt, withValue } from './build/differ.ts';
 export { type BesidePlan, besidePlan } from './plan/besidePlan.ts';
 export { orderFrom, purchaseOrders, putLine, remindersOf } from './work/lineMoves.ts';

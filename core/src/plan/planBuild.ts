@@ -124,6 +124,7 @@ export function* planInSteps(context: PlanContext): Steps<ChosenPlan> {
   // The budget is held against the whole conversion, which only stands once everything is judged.
   const findings = worstFirst([...judged, ...budgetFinding(context, money)]);
   const bill = billSheet(context, money, findings);
+  const { wiring } = parts;
   return {
     ...(parts as StageParts),
     figures: tallyFigures(context, money),
@@ -139,7 +140,11 @@ export function* planInSteps(context: PlanContext): Steps<ChosenPlan> {
       ...work,
       fits: lineSteps(bill.lines, work.steps),
       order: benchOrder(work.steps),
-      sheets: stepSheets(context, work.steps),
+      sheets: stepSheets(context, work.steps, {
+        leads: wiring?.all?.leads ?? [],
+        power: wiring?.all?.power ?? null,
+        settings: wiring?.settings ?? [],
+      }),
     },
     spots: placeSpots(context, drawing.pack ? middleOf(drawing.pack.outline) : null),
     drawing,

@@ -3,7 +3,7 @@ import type { Bench } from '../../build/bench.ts';
 import type { BuildStep } from './step.ts';
 
 /** What is said of a step as it is marked done. */
-export type Marking = Partial<Omit<Done, 'place' | 'part'>> & Pick<Done, 'at'>;
+export type StepMarking = Partial<Omit<Done, 'place' | 'part'>> & Pick<Done, 'at'>;
 
 /**
  * The steps done with one more, at its place and with its part; or with that one no longer done. To undo something
@@ -12,7 +12,7 @@ export type Marking = Partial<Omit<Done, 'place' | 'part'>> & Pick<Done, 'at'>;
 export function withStepMarked(
   done: Bench['done'],
   { id, place, part, undoes }: Pick<BuildStep, 'id' | 'place' | 'part' | 'undoes'>,
-  marking: Marking | null,
+  marking: StepMarking | null,
 ): Bench['done'] {
   const without = (key: string): Bench['done'] => Object.fromEntries(Object.entries(done).filter(([k]) => k !== key));
   if (undoes !== null) return marking ? without(undoes) : done;

@@ -1,6 +1,7 @@
-import { amount, phrase, type Phrase } from '../../quantity/format.ts';
+import type { Phrase } from '../../quantity/format.ts';
 import type { PlanContext } from '../../vehicle/context.ts';
 import { stepFacts } from './facts.ts';
+import { stepLists, type ListsFrom } from './lists.ts';
 import { specOf } from './steps.ts';
 import type { BuildStep, StepReading, StepThing, StepWords, ThingState } from './step.ts';
 import { tightness, type Tightness, type TightnessId } from './tightness.ts';
@@ -14,14 +15,21 @@ export interface StepTightness extends Tightness {
 export interface StepSheet extends StepWords {
   tightness: StepTightness[];
   reads: StepReading[];
+  /** What it goes through, thing by thing. */
+  list: Phrase[];
   leaves: readonly (readonly [StepThing, ThingState])[];
 }
 
-const NOTHING: StepSheet = { tightness: [], reads: [], leaves: [] };
+const NOTHING: StepSheet = { tightness: [], reads: [], list: [], leaves: [] };
 
 /** Sheets of all steps, by id; a remedy's or an undoing step has an empty one. */
-export function stepSheets(context: PlanContext, steps: readonly BuildStep[]): Record<string, StepSheet> {
+export function stepSheets(
+  context: PlanContext,
+  steps: readonly BuildStep[],
+  wired: Omit<ListsFrom, 'kit'>,
+): Record<string, StepSheet> {
   const facts = stepFacts(context);
+  const lists = stepLists({ kit: context.kit, ...wired });
   return Object.fromEntries(
     steps.map((step): [string, StepSheet] => {
       const spec = specOf(step.id);
@@ -40,6 +48,7 @@ export function stepSheets(context: PlanContext, steps: readonly BuildStep[]): R
           ...(figure === undefined ? {} : { figure }),
           tightness: tight.map((id) => ({ id, ...tightness[id] })),
           reads: [...(spec.reads?.(facts) ?? [])],
+          list: lists[step.id] ?? [],
           leaves: spec.leaves?.(facts) ?? [],
         },
       ];
@@ -56,10 +65,6 @@ export function readingVerdict({ least, most }: Pick<StepReading, 'least' | 'mos
   if (least !== null && value < least) return 'low';
   return most !== null && value > most ? 'high' : 'right';
 }
-
-/** A tightness in words, with its spread. */
-export const tightnessWords = ({ what, least, usual, most }: Tightness): Phrase =>
-  phrase`${what}: ${amount(usual, 'torque')}, between ${amount(least, 'torque')} and ${amount(most, 'torque')}`;
 
 /** How each thing of the vehicle stands by the steps that are done, the later over the earlier. */
 export function thingsNow(

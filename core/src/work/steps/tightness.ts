@@ -29,7 +29,6 @@ const rows = {
   'mid-nut': ['mid-drive’s first ring nut', 30, 35, 45, TRADE],
   'mid-lock': ['mid-drive’s second ring, against the first', 30, 35, 45, TRADE],
   'mid-bolt': ['bolt through the mid’s plate, M8', 15, 18, 22, SIZE],
-  'reaction-bolt': ['brake arm’s strap, M6', 5, 6, 8, SIZE],
   'side-clamp': ['clamp on a stay, M6', 6, 8, 10, SIZE],
   'lever-clamp': ['lever’s clamp on the bar', 4, 5, 6, TRADE],
   'small-clamp': [

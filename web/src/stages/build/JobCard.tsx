@@ -127,6 +127,15 @@ function JobRow({
                 {step.tools.length > 0 ? (
                   <p>Tools: {step.tools.map((id) => partById(shelf, id)?.name ?? id).join(', ')}.</p>
                 ) : null}
+                {sheet && sheet.list.length > 0 ? (
+                  <ul className="step-things">
+                    {sheet.list.map((words, i) => (
+                      <li key={i}>
+                        ☐ <Say words={words} />
+                      </li>
+                    ))}
+                  </ul>
+                ) : null}
                 {sheet?.thread ? <p>Threads: {sheet.thread}</p> : null}
                 {sheet?.right ? <p>Right when: {sheet.right}</p> : null}
                 {sheet?.caution ? (

@@ -152,6 +152,15 @@ export function StandView({ bench, sheets, first, onLeave }: StandProps) {
                 <strong>Take care.</strong> {sheet.caution.text} Ask {sheet.caution.ask}.
               </p>
             ) : null}
+            {sheet && sheet.list.length > 0 ? (
+              <ul className="stand-things">
+                {sheet.list.map((words, i) => (
+                  <li key={i}>
+                    <Say words={words} />
+                  </li>
+                ))}
+              </ul>
+            ) : null}
             {sheet?.tightness.map((t) => (
               <p key={t.id} className="stand-tight">
                 <span className="stand-figure num">
@@ -159,10 +168,13 @@ export function StandView({ bench, sheets, first, onLeave }: StandProps) {
                 </span>
                 <span>
                   {t.what}; <Show value={amount(t.least, 'torque', t.least < 3 ? 1 : 0)} /> to{' '}
-                  <Show value={amount(t.most, 'torque', t.most < 3 ? 1 : 0)} />. The maker’s figure counts first.
+                  <Show value={amount(t.most, 'torque', t.most < 3 ? 1 : 0)} />
                 </span>
               </p>
             ))}
+            {sheet && sheet.tightness.length > 0 ? (
+              <p className="stand-line">The maker’s figure on the part counts first.</p>
+            ) : null}
             {sheet?.thread ? <p className="stand-line">{sheet.thread}</p> : null}
             {sheet?.right ? (
               <p className="stand-line">

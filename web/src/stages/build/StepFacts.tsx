@@ -1,5 +1,5 @@
 import { amount, type StepSheet } from '@sprocket/core';
-import { Show } from '../../ui/Show.tsx';
+import { Say, Show } from '../../ui/Show.tsx';
 
 /** How tight, with the spread and where it comes from. */
 export function TightTable({ sheet }: { sheet: StepSheet | undefined }) {
@@ -43,5 +43,19 @@ export function Signs({ sheet }: { sheet: StepSheet | undefined }) {
         ) : null,
       )}
     </dl>
+  );
+}
+
+/** What a step goes through, thing by thing: each lead, each setting, what lies in the box. */
+export function StepThings({ sheet }: { sheet: StepSheet | undefined }) {
+  if (!sheet || sheet.list.length === 0) return null;
+  return (
+    <ul className="step-things">
+      {sheet.list.map((words, i) => (
+        <li key={i}>
+          <Say words={words} />
+        </li>
+      ))}
+    </ul>
   );
 }

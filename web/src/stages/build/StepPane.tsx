@@ -12,7 +12,7 @@ import { thisMinute } from '../../ui/today.ts';
 import { StepFigure } from './figures/StepFigure.tsx';
 import { Otherwise } from './Otherwise.tsx';
 import { Readings } from './Readings.tsx';
-import { Signs, TightTable } from './StepFacts.tsx';
+import { Signs, StepThings, TightTable } from './StepFacts.tsx';
 import type { BenchNow } from './useBench.ts';
 import { useMarking } from './useMarking.ts';
 
@@ -56,6 +56,7 @@ export function StepPane({ step, sheet, bench, onStep }: StepPaneProps) {
           {sheet.caution.text} <span className="quiet">Ask: {sheet.caution.ask}.</span>
         </div>
       ) : null}
+      <StepThings sheet={sheet} />
       <TightTable sheet={sheet} />
       <Signs sheet={sheet} />
       <Needs step={step} />

@@ -41,6 +41,7 @@ export const barSteps: readonly StepSpec[] = [
     of: 'kit',
     after: [arrived, after('grips-off', 'it slides on from the end'), after('bar-tape-off', 'it sits on the bare bar')],
     undo: 'Throttle off the bar',
+    right: 'The lead leaves downward; it turns on the bar still.',
   },
   {
     id: 'levers-on',
@@ -82,6 +83,7 @@ export const barSteps: readonly StepSpec[] = [
     tools: ['cable-cutters'],
     supplies: { 'end-caps': 2 },
     after: [after('brake-centre', 'the length is known once the brake is set'), after('levers-on', 'they are in')],
+    right: 'No strand stands out past its cap.',
   },
   {
     id: 'grips-on',
@@ -140,6 +142,7 @@ export const barSteps: readonly StepSpec[] = [
       after('full-lock', 'a lead too short is not wound in'),
       after('cutoffs-try', 'a magnet to be moved is not wound in'),
     ],
+    right: 'No lead is felt through it where the hand lies.',
   },
   {
     id: 'cutoff-set',
@@ -187,5 +190,6 @@ export const barSteps: readonly StepSpec[] = [
     minutes: [5, 1.5],
     tools: ['hex-keys'],
     after: [arrived, after('on-stand', tidy)],
+    right: 'Reached without letting go of a lever.',
   },
 ];

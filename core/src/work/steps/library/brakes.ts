@@ -3,9 +3,6 @@ import type { StepSpec } from '../step.ts';
 import { after, arrived } from './before.ts';
 
 const hydraulic = ({ hydraulicLevers, newLevers }: StepFacts): boolean => newLevers && hydraulicLevers;
-const armed = ({ brake, hub }: StepFacts): boolean =>
-  hub !== null && (brake === 'drum' || brake === 'roller' || brake === 'coaster');
-
 /** Rotor, pads and what must stop it before it goes. Minutes: the trade’s own reckoning. */
 export const brakesSteps: readonly StepSpec[] = [
   {
@@ -37,21 +34,7 @@ export const brakesSteps: readonly StepSpec[] = [
     minutes: [3, 1],
     supplies: { degreaser: 10, rags: 1 },
     after: [after('rotor-on', 'it was in the hands')],
-  },
-  {
-    id: 'brake-arm-on',
-    group: 'brakes',
-    place: 'motor brake',
-    title: 'Brake’s arm in its strap, the strap’s bolt tight',
-    when: armed,
-    minutes: [6, 2],
-    tools: ['open-spanners', 'torque-wrench'],
-    after: [after('axle-tight', 'the arm lies as the axle sits')],
-    tightness: ['reaction-bolt'],
-    caution: {
-      text: 'Left off, the arm spins round at the first braking and takes the wheel or the frame with it.',
-      ask: 'a second pair of eyes, before the first ride',
-    },
+    right: 'It shines; looked along, it does not wave.',
   },
   {
     id: 'pads-set',
@@ -78,7 +61,6 @@ export const brakesSteps: readonly StepSpec[] = [
       after('axle-tight', 'tightening shifts the wheel'),
       after('rotor-clean', 'a greasy rotor spoils the pads'),
       after('pads-set', 'pads first, then the arms’ balance'),
-      after('brake-arm-on', 'a loose arm turns with the wheel'),
       after('pads-apart', 'the spacer comes out'),
       after('levers-on', 'the new lever pulls another length of cable'),
       after('bleed', 'air in a hose gives way'),

@@ -131,6 +131,7 @@ export const firstPowerSteps: readonly StepSpec[] = [
     after: [after('turns-free', 'the motor has to turn for it')],
     figure: 'grip-pull',
     hold: { what: 'A throttle whose lead pulls at full lock speeds up by itself.', by: 'self' },
+    right: 'Let go, it ends before you have thought of it.',
   },
   {
     id: 'cadence-try',
@@ -141,6 +142,7 @@ export const firstPowerSteps: readonly StepSpec[] = [
     minutes: [3, 1],
     after: [after('turns-free', 'the motor has to turn for it'), after('cadence-gap', 'it is set then')],
     stubborn: 'Help only backward: ring the other way round.',
+    right: 'Help begins within a turn and ends at once.',
   },
   {
     id: 'shift-try',
@@ -150,6 +152,7 @@ export const firstPowerSteps: readonly StepSpec[] = [
     when: (f) => f.pack && f.shift,
     minutes: [3, 1],
     after: [after('turns-free', 'the motor has to turn for it')],
+    right: 'A change without a bang.',
   },
   {
     id: 'lamps-try',
@@ -159,6 +162,7 @@ export const firstPowerSteps: readonly StepSpec[] = [
     when: (f) => f.pack && (f.lamps || f.horn),
     minutes: [2, 0.5],
     after: [after('first-power', 'they want volts')],
+    right: 'Beam and rear lamp seen from ten metres; the horn heard.',
   },
   {
     id: 'stand-load',
@@ -168,6 +172,7 @@ export const firstPowerSteps: readonly StepSpec[] = [
     when: (f) => f.stands,
     minutes: [2, 0.5],
     after: [after('tie-leads', 'it comes off the work stand'), after('first-power', 'the battery is in')],
+    right: 'Bar at either stop, a push at the saddle: it comes back.',
   },
   {
     id: 'weighed',
@@ -210,6 +215,7 @@ export const firstPowerSteps: readonly StepSpec[] = [
     tools: ['hex-keys', 'torque-wrench'],
     after: [after('seal', 'the seat hides the leads'), after('seat-out', 'it has to be off first')],
     tightness: ['seat-bolt'],
+    right: 'Pulled at both sides it does not creep on its beam.',
   },
   {
     id: 'tighten-again',

@@ -111,6 +111,7 @@ export const frameSteps: readonly StepSpec[] = [
     minutes: [4, 1],
     supplies: { 'insulating-tape': 1 },
     after: [after('on-stand', tidy)],
+    right: 'Tape reaches past each clamp by a finger’s width.',
   },
   {
     id: 'bosses-tried',
@@ -166,3 +167,9 @@ export const frameSteps: readonly StepSpec[] = [
 /** Which row of the tightness an axle's nut is in, by its thread. */
 export const axleNut = ({ axleM }: StepFacts): readonly TightnessId[] =>
   axleM === null ? [] : [axleM < 0.011 ? 'axle-10' : axleM < 0.0135 ? 'axle-12' : 'axle-14'];
+
+/** A torque arm's bolt, and what holds its other end: an eyelet where there is one, else a clamp. */
+export const armBolts = ({ arms, hub, survey }: StepFacts): readonly TightnessId[] => {
+  const eyelets = survey[hub === 'front' ? 'frontEyelets' : 'rearEyelets']?.value;
+  return arms === 0 ? [] : ['arm-bolt', eyelets === 'one' || eyelets === 'two' ? 'eyelet-bolt' : 'arm-clamp'];
+};

@@ -58,6 +58,7 @@ export const gearsSteps: readonly StepSpec[] = [
     after: [after('on-stand', tidy)],
     tightness: ['lockring'],
     undo: 'Old cogs back on the donor’s wheel',
+    right: 'The lockring clicks to its last notch; no cog rattles.',
   },
   {
     id: 'hanger-true',
@@ -132,5 +133,6 @@ export const gearsSteps: readonly StepSpec[] = [
     minutes: [10, 3],
     after: [after('ring-on', 'it begins at the ring')],
     shoot: 'the chain at each idler',
+    right: 'Both runs straight over their wheels; nothing rubs in a tube’s mouth.',
   },
 ];

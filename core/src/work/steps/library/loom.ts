@@ -139,6 +139,7 @@ export const loomSteps: readonly StepSpec[] = [
       after('pedals-on', 'pedals sweep the room'),
       after('crank-back', 'the crank sweeps the room'),
     ],
+    right: 'No click, no scrape, once forward and once back.',
   },
   {
     id: 'tie-leads',

@@ -155,6 +155,7 @@ export const midDriveSteps: readonly StepSpec[] = [
     minutes: [5, 1.5],
     tools: ['hex-keys'],
     after: [after('tensioner-off', 'it has to be off first')],
+    right: 'The chain’s lower run has no slack in any gear.',
   },
   {
     id: 'cranks-on',
@@ -225,5 +226,6 @@ export const midDriveSteps: readonly StepSpec[] = [
       after('pedals-on', 'pedals and cranks sweep the room'),
       after('chain-line', 'the chain runs where it will'),
     ],
+    right: 'A sheet of card passes everywhere.',
   },
 ];

@@ -101,6 +101,7 @@ export const packSteps: readonly StepSpec[] = [
     minutes: [8, 3],
     tools: ['crimp-tool'],
     after: [after('fuse-in', 'it comes after the fuse')],
+    right: 'The pop is gone when the plug is joined.',
   },
   {
     id: 'controller-on',

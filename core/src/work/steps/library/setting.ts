@@ -94,5 +94,6 @@ export const settingSteps: readonly StepSpec[] = [
     when: (f) => f.pack && f.display,
     minutes: [1, 0.5],
     after: [after('set-figures', 'the display is in its settings')],
+    right: 'The figure stands in the note of this step.',
   },
 ];

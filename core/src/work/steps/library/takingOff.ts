@@ -14,6 +14,7 @@ export const takingOffSteps: readonly StepSpec[] = [
     when: (f) => f.trailer,
     minutes: [3, 1],
     undo: 'Hitch the trailer on again',
+    right: 'Stands by itself, its lead and net tied up.',
   },
   {
     id: 'box-clear',
@@ -22,6 +23,7 @@ export const takingOffSteps: readonly StepSpec[] = [
     title: 'Empty the box and take out what lies loose',
     when: (f) => f.box,
     minutes: [3, 1],
+    right: 'Nothing rolls when it is tipped.',
   },
   {
     id: 'on-stand',
@@ -54,6 +56,7 @@ export const takingOffSteps: readonly StepSpec[] = [
     tools: ['hex-keys'],
     after: [after('on-stand', tidy)],
     undo: 'Seat back on the beam',
+    right: 'Beam free from bracket to idlers; its bolts in a bag on the seat.',
   },
   {
     id: 'lamps-off',
@@ -65,6 +68,7 @@ export const takingOffSteps: readonly StepSpec[] = [
     tools: ['screwdrivers'],
     after: [after('on-stand', tidy)],
     undo: 'Old lamps back on',
+    right: 'No bare wire end hangs; what stays works as before.',
   },
   {
     id: 'brake-open',
@@ -75,6 +79,7 @@ export const takingOffSteps: readonly StepSpec[] = [
     minutes: [2, 0.5],
     after: [after('on-stand', tidy)],
     stubborn: 'No quick release: let the air out of the tyre, it passes then.',
+    right: 'The tyre passes both pads by hand.',
   },
   {
     id: 'derailleur-aside',
@@ -84,6 +89,7 @@ export const takingOffSteps: readonly StepSpec[] = [
     when: (f) => f.hub === 'rear' && f.chainBy === 'derailleur',
     minutes: [2, 0.5],
     after: [after('on-stand', tidy)],
+    right: 'The chain hangs by itself when the wheel drops.',
   },
   {
     id: 'gear-cable-off',
@@ -94,6 +100,7 @@ export const takingOffSteps: readonly StepSpec[] = [
     minutes: [4, 1],
     after: [after('on-stand', tidy)],
     shoot: 'how the cable lies at the hub',
+    right: 'The wheel comes free with the cable still at the frame.',
   },
   {
     id: 'brake-arm-off',
@@ -105,6 +112,7 @@ export const takingOffSteps: readonly StepSpec[] = [
     tools: ['open-spanners'],
     after: [after('on-stand', tidy)],
     undo: 'Brake’s arm back in its strap',
+    right: 'Wheel and frame are joined by the axle alone.',
   },
   {
     id: 'wheel-out',
@@ -200,6 +208,7 @@ export const takingOffSteps: readonly StepSpec[] = [
     when: (f) => f.barTape && (f.newLevers || f.throttle || f.display),
     minutes: [8, 2],
     after: [after('on-stand', tidy)],
+    right: 'The bar is bare and clean as far as the levers.',
   },
   {
     id: 'grips-off',
@@ -225,5 +234,6 @@ export const takingOffSteps: readonly StepSpec[] = [
     leaves: () => [['levers', 'off']],
     shoot: 'each lever with its cable or hose',
     undo: 'Old levers back on',
+    right: 'Housing and cable, or hose, are whole and tied aside.',
   },
 ];

@@ -40,6 +40,7 @@ export const takingOffBracketSteps: readonly StepSpec[] = [
     tools: ['hex-keys'],
     after: [after('chain-off', 'its spring is held by the chain')],
     undo: 'Chain tensioner back on',
+    right: 'Spring without load; hanger’s bolt back in its hole.',
   },
   {
     id: 'timing-off',
@@ -111,5 +112,6 @@ export const takingOffBracketSteps: readonly StepSpec[] = [
     tools: ['hex-keys', 'cable-cutters'],
     after: [after('chain-off', 'the chain runs through its cage')],
     undo: 'Front derailleur, cable and shifter back on',
+    right: 'The seat tube is bare where the case will come; no cable end stays on the frame.',
   },
 ];

@@ -1,6 +1,6 @@
 import type { StepSpec } from '../step.ts';
 import { after, arrived } from './before.ts';
-import { axleNut } from './frame.ts';
+import { armBolts, axleNut } from './frame.ts';
 
 /** The motor’s wheel: rim, tyre, axle and arms, until it is tight. Minutes: the trade’s own reckoning. */
 export const wheelSteps: readonly StepSpec[] = [
@@ -155,7 +155,7 @@ export const wheelSteps: readonly StepSpec[] = [
       after('chain-slack', 'where the wheel sits makes the chain’s slack'),
     ],
     figure: 'arm-on-flats',
-    tightness: (f) => [...axleNut(f), ...(f.arms > 0 ? (['arm-bolt', 'arm-clamp'] as const) : [])],
+    tightness: (f) => [...axleNut(f), ...armBolts(f)],
     leaves: (f) => [[f.hub === 'front' ? 'front wheel' : 'rear wheel', 'tight']],
     shoot: 'both ends of the axle with the arms on their flats',
     right: 'Arms pushed in the way the motor will push them before their bolts are drawn: no play is left to hammer.',

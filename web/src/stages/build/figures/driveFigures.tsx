@@ -48,8 +48,8 @@ export const driveFigures = {
       <Word x={147} y={24}>
         2nd
       </Word>
-      <Arrow d="M104 116h52" head={[104, 116]} turn={180} />
-      <Word x={130} y={123}>
+      <Arrow d="M104 110h52" head={[104, 110]} turn={180} />
+      <Word x={130} y={125}>
         one against the other
       </Word>
     </>
@@ -83,7 +83,7 @@ export const driveFigures = {
       <path {...part} d="M20 16h46v98H20zM66 40h26v50H66" />
       <path {...tool} d="M66 46h50v38H66M116 54h34v22h-34zM150 34h14v62h-14z" />
       <path {...read} d="M72 40v50M78 40v50M84 40v50M90 40v50" />
-      <Word x={84} y={32}>
+      <Word x={150} y={24}>
         in to the last thread
       </Word>
       <Arrow d="M184 92a28 28 0 0 0 0 -54" head={[182, 36]} turn={200} />
@@ -93,7 +93,7 @@ export const driveFigures = {
     <RightWrong
       right={
         <>
-          <path {...part} d="M20 20h8v90h-8z" />
+          <path {...part} d="M20 14h8v84h-8z" />
           {[0, 1, 2, 3, 4].map((i) => (
             <path key={i} {...faint} d={`M${78 + i * 4} ${34 + i * 3}v${64 - i * 6}`} strokeWidth={2.4} />
           ))}
@@ -102,7 +102,7 @@ export const driveFigures = {
       }
       wrong={
         <>
-          <path {...part} d="M20 20h8v90h-8z" />
+          <path {...part} d="M20 14h8v84h-8z" />
           {[0, 1, 2, 3, 4].map((i) => (
             <path key={i} {...faint} d={`M${78 + i * 4} ${34 + i * 3}v${64 - i * 6}`} strokeWidth={2.4} />
           ))}

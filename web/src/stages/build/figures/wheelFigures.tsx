@@ -22,7 +22,7 @@ export const wheelFigures = {
         hub
       </Word>
       <path {...tool} d="M44 40h12v52h-12z" />
-      <Word x={50} y={34}>
+      <Word x={53} y={107}>
         spacer
       </Word>
       <path {...part} d="M70 12h12v108h-12z" />
@@ -30,7 +30,7 @@ export const wheelFigures = {
         frame
       </Word>
       <path {...tool} d="M94 38h9v56h-9zM85 60h9v12h-9z" />
-      <Word x={97} y={108}>
+      <Word x={100} y={126}>
         tongue in slot
       </Word>
       <path {...part} d="M118 30h10v84h-10z" />
@@ -57,7 +57,7 @@ export const wheelFigures = {
       <Word x={70} y={18}>
         flats filled
       </Word>
-      <Arrow d="M150 108q-28 10 -52 2" head={[96, 110]} turn={190} />
+      <Arrow d="M150 100q-28 8 -52 2" head={[96, 102]} turn={190} />
       <Word x={160} y={123}>
         pushed first, then tight
       </Word>
@@ -235,16 +235,16 @@ export const wheelFigures = {
     <RightWrong
       right={
         <>
-          <path {...part} d="M18 16h72v26h-22v54h22v26h-72z" />
-          <path {...tool} d="M36 44h12v50h-12zM60 44h12v50h-12z" />
-          <path {...read} d="M54 8v114" strokeWidth={3} />
+          <path {...part} d="M18 8h72v22h-22v50h22v22h-72z" />
+          <path {...tool} d="M36 32h12v46h-12zM60 32h12v46h-12z" />
+          <path {...read} d="M54 4v100" strokeWidth={3} />
         </>
       }
       wrong={
         <>
-          <path {...part} d="M18 16h72v26h-22v54h22v26h-72z" />
-          <path {...tool} d="M36 44h12v50h-12zM60 44h12v50h-12z" />
-          <path {...read} d="M50 8v114" strokeWidth={3} transform="rotate(-4 50 60)" />
+          <path {...part} d="M18 8h72v22h-22v50h22v22h-72z" />
+          <path {...tool} d="M36 32h12v46h-12zM60 32h12v46h-12z" />
+          <path {...read} d="M50 4v100" strokeWidth={3} transform="rotate(-4 50 60)" />
         </>
       }
     />
