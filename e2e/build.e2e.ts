@@ -147,7 +147,7 @@ describe('build, a mid-drive on a box bike', () => {
     await fill(app.page, 'As built', '120 mm');
     await fill(app.page, 'Why', 'measured with the shell bare');
     await press(app.page, 'Keep it as built');
-    await waitForText(app.page, '.told', /73\smm\s+→[\s\S]*120\smm/);
+    await waitForText(app.page, '.told-row', /73\smm\s+→[\s\S]*120\smm/);
     await app.page.waitForFunction(
       (was) => (document.querySelector('.rail') as HTMLElement).innerText !== was,
       {},
@@ -235,7 +235,7 @@ describe('build, a front hub on a folder', () => {
     await press(app.page, 'Keep it as built');
     await leg(app.page, 'As built');
     await waitForText(app.page, '.beside-table', /torque arm/i);
-    expect(await textOf(app.page, '.told')).to.match(/the arms came bored too wide/);
+    expect(await textOf(app.page, '.told-row')).to.match(/the arms came bored too wide/);
     await press(app.page, 'Undo');
     await waitForText(app.page, '.as-built', /All as planned so far/);
     await leg(app.page, 'Steps');

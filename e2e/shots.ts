@@ -26,13 +26,13 @@ const shots: Shot[] = [
   { name: 'ride', path: '/build/demo-mixte/ride', wait: '.tally[data-spread="drawn"]' },
   { name: 'trike-dark', path: '/build/demo-trike/drive', dark: true },
   { name: 'carbon-stop', path: '/build/demo-gravel/drive' },
-  { name: 'matrix', path: '/build/demo-box/drive', click: '.walk .leg:nth-child(2)', scroll: '.matrix' },
+  { name: 'build', path: '/build/demo-trike/build', wait: '.standing-now' },
   { name: 'wiring', path: '/build/demo-mixte/wiring' },
   { name: 'loom', path: '/build/demo-trike/wiring', click: '.walk .leg:nth-child(2)', wait: '.loom' },
   { name: 'parts', path: '/build/demo-box/parts' },
   { name: 'compare', path: '/build/demo-mixte/compare' },
   { name: 'finding', path: '/build/demo-mixte/drive', click: '.finding-open' },
-  { name: 'levers', path: '/build/demo-box/wiring', click: '.walk .leg:nth-child(3)' },
+  { name: 'stand', path: '/build/demo-trike/build', click: '.to-stand', wait: '.stand' },
   { name: 'donor-phone', path: '/build/demo-lockkeeper/donor', width: 390, height: 844 },
 ];
 

@@ -226,12 +226,7 @@ export { type Bench, type Weekly } from './build/bench.ts';
 export { type DonorThing } from './work/donorThings.ts';
 export { type BuildTime, buildTime } from './work/buildSchedule.ts';
 export { type BenchNeed } from './work/steps/needs.ts';
-export {
-  type BuildStep,
-  type StepReading,
-  type StepThing,
-  type ThingState,
-} from './work/steps/step.ts';
+export { type BuildStep, type StepReading, type StepThing, type ThingState } from './work/steps/step.ts';
 export { paceOf, timedOf } from './work/steps/pace.ts';
 export { type StepFigureId } from './work/steps/stepFigures.ts';
 export { type StepSheet, readingVerdict, thingsNow } from './work/steps/sheets.ts';

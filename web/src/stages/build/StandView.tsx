@@ -141,7 +141,14 @@ export function StandView({ bench, sheets, first, onLeave }: StandProps) {
             Leave
           </button>
         </header>
-        <div className="stand-body" ref={body} tabIndex={0} role="group" aria-label="The step" data-autofocus>
+        <div
+          className={sheet?.figure ? 'stand-body' : 'stand-body stand-plain'}
+          ref={body}
+          tabIndex={0}
+          role="group"
+          aria-label="The step"
+          data-autofocus
+        >
           <div className="stand-words">
             <h2>
               <Say words={step.title} />

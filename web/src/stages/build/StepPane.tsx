@@ -51,7 +51,7 @@ export function StepPane({ step, sheet, bench, onStep }: StepPaneProps) {
       </h2>
       {sheet?.figure ? <StepFigure id={sheet.figure} /> : null}
       {sheet?.caution ? (
-        <div className="caution" role="note">
+        <div className="step-caution" role="note">
           <strong>Take care. </strong>
           {sheet.caution.text} <span className="quiet">Ask: {sheet.caution.ask}.</span>
         </div>

@@ -15,7 +15,7 @@ export function ToldRow({ told }: { told: Otherwise }) {
   const units = useUnits();
   const since = told.changes.length > 0 && !stillBuilt(build, told);
   return (
-    <li className="told">
+    <li className="told-row">
       {told.what !== '' ? <p>{told.what}</p> : null}
       {told.changes.map(({ path, was, is }) => (
         <p key={path} className="told-change">
