@@ -161,6 +161,21 @@ describe('build, a mid-drive on a box bike', () => {
     await leg(app.page, 'Steps');
   });
 
+  it('what is read off a step is held against what it has to be, and judged again where the plan hangs on it', async () => {
+    await openStep(app, 'volts-pack');
+    await fill(app.page, 'Volts at rest, as it came', '12 V');
+    await waitForText(app.page, '.reading-off', /too little/);
+    await fill(app.page, 'Volts at rest, as it came', '38.5 V');
+    await waitForText(app.page, '.readings', /as it has to be/);
+    await openStep(app, 'circumference-set');
+    await fill(app.page, 'One turn, valve to valve', '2000 mm');
+    await app.page.$eval('.step-do button', (b) => (b as HTMLElement).click());
+    await leg(app.page, 'As built');
+    await waitForText(app.page, '.told-row', /read off at the bench/);
+    await press(app.page, 'Back to the plan');
+    await leg(app.page, 'Steps');
+  });
+
   it('another kind of kit half way: what is built is undone first, the last of it first', async () => {
     const [build] = (await getRaw(app, 'builds')).filter((b) => (b as { id: string }).id === 'demo-box') as {
       choice: { kitId: string };

@@ -46,23 +46,45 @@ export function Photos({ id, label, camera = false }: { id: string; label: strin
           </button>
         </figure>
       ))}
-      <FileButton
-        accept="image/png,image/jpeg,image/webp"
-        {...(camera ? { capture: 'environment' as const } : {})}
-        inputProps={{ 'aria-label': `Photo of ${label.toLowerCase()}` }}
-        onChange={(file) => {
-          if (!file) return;
-          keepPhoto(build.id, id, file).catch((error: unknown) =>
-            notifications.show({ message: error instanceof Error ? error.message : String(error), color: 'red' }),
-          );
-        }}
-      >
-        {(props) => (
-          <Button size="compact-sm" variant="subtle" {...props}>
-            Add a photo
-          </Button>
-        )}
-      </FileButton>
+      {camera ? (
+        <PhotoButton build={build.id} id={id} label={label} words="Take a photo" capture="environment" />
+      ) : null}
+      <PhotoButton build={build.id} id={id} label={label} words="Add a photo" />
     </div>
+  );
+}
+
+/** Asks for a picture, from a file or straight from the camera, and keeps it with its item. */
+function PhotoButton({
+  build,
+  id,
+  label,
+  words,
+  capture,
+}: {
+  build: string;
+  id: string;
+  label: string;
+  words: string;
+  capture?: 'environment';
+}) {
+  return (
+    <FileButton
+      accept="image/png,image/jpeg,image/webp"
+      {...(capture ? { capture } : {})}
+      inputProps={{ 'aria-label': `${words} of ${label.toLowerCase()}` }}
+      onChange={(file) => {
+        if (!file) return;
+        keepPhoto(build, id, file).catch((error: unknown) =>
+          notifications.show({ message: error instanceof Error ? error.message : String(error), color: 'red' }),
+        );
+      }}
+    >
+      {(props) => (
+        <Button size="compact-sm" variant="subtle" {...props}>
+          {words}
+        </Button>
+      )}
+    </FileButton>
   );
 }

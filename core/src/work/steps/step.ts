@@ -61,6 +61,8 @@ export interface StepReading {
   most: number | null;
   /** Where the bounds come from. */
   source: string;
+  /** Place of the build that it is the measure of: read otherwise than planned, the plan is judged with it. */
+  path?: string;
 }
 
 /** Something dangerous, and whom to ask. */

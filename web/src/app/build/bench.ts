@@ -1,6 +1,7 @@
 import type { PayloadAction } from '@reduxjs/toolkit';
 import {
   stillBuilt,
+  withReading,
   withStepMarked,
   withValue,
   type Bench,
@@ -8,6 +9,7 @@ import {
   type BuildStep,
   type Built,
   type Otherwise,
+  type ReadingTaken,
   type StepMarking,
 } from '@sprocket/core';
 import type { BuildState, Edit } from './state.ts';
@@ -41,6 +43,10 @@ export const benchReducers = {
       const line = state.build.bill.lines[key];
       if (line) line.state = stands;
     }
+  },
+  /** A reading taken at a step: kept with it, and the plan is judged with it where it is the measure of something planned. */
+  readingTaken(state: BuildState, action: PayloadAction<Edit<ReadingTaken>>) {
+    if (state.build) state.build = withReading(state.build as Build, action.payload.value);
   },
   /** Something built otherwise than planned: kept with its reason, and the build is as it was built. */
   builtOtherwise(state: BuildState, action: PayloadAction<Edit<Otherwise>>) {

@@ -1,14 +1,25 @@
 import { amount, readingVerdict, type BuildStep, type StepReading, type StepSheet } from '@sprocket/core';
-import { useBuild } from '../../app/store.ts';
+import { buildActions } from '../../app/buildSlice.ts';
+import { useBuild, useSend } from '../../app/store.ts';
 import { AmountField } from '../../ui/AmountField.tsx';
 import { Show } from '../../ui/Show.tsx';
-import { useMarking } from './useMarking.ts';
+import { thisMinute } from '../../ui/today.ts';
 
 const verdictWords = { right: 'as it has to be', low: 'too little', high: 'too much', noted: 'noted' } as const;
 
-/** What is read off a step, held against what it has to be; readings are kept with the step once it is done. */
-export function Readings({ step, sheet }: { step: BuildStep; sheet: StepSheet | undefined }) {
-  if (!sheet) return null;
+/** Readings of a step that is not done yet: kept with it once it is. */
+export type Ahead = Readonly<Record<string, number>>;
+
+interface ReadingsProps {
+  step: BuildStep;
+  readings: readonly StepReading[];
+  ahead: Ahead;
+  onAhead: (ahead: Ahead) => void;
+}
+
+/** Everything that is read at a step: what the library asks for, and how tight each joint was drawn. */
+export function readingsOf(sheet: StepSheet | undefined): StepReading[] {
+  if (!sheet) return [];
   const tight = sheet.tightness.map((t): StepReading => ({
     id: `tight-${t.id}`,
     what: `As drawn tight: ${t.what}`,
@@ -17,50 +28,52 @@ export function Readings({ step, sheet }: { step: BuildStep; sheet: StepSheet | 
     most: t.most,
     source: t.source,
   }));
-  const all = [...sheet.reads, ...tight];
-  if (all.length === 0) return null;
+  return [...sheet.reads, ...tight];
+}
+
+/** What is read off a step, held against what it has to be; kept with the step once it is done. */
+export function Readings({ step, readings, ahead, onAhead }: ReadingsProps) {
+  if (readings.length === 0) return null;
   return (
     <div className="fields readings">
-      {all.map((reading) => (
-        <Reading key={reading.id} step={step} reading={reading} />
+      {readings.map((reading) => (
+        <Reading key={reading.id} step={step} reading={reading} ahead={ahead} onAhead={onAhead} />
       ))}
     </div>
   );
 }
 
-function Reading({ step, reading }: { step: BuildStep; reading: StepReading }) {
-  const { done } = useBuild().bench;
-  const { mark } = useMarking();
-  const record = step.doneOn !== null ? done[step.id] : undefined;
-  const value = record?.readings[reading.id] ?? null;
+function Reading({ step, reading, ahead, onAhead }: Omit<ReadingsProps, 'readings'> & { reading: StepReading }) {
+  const build = useBuild();
+  const send = useSend();
+  const done = step.doneOn !== null;
+  const value = (done ? build.bench.done[step.id]?.readings : ahead)?.[reading.id] ?? null;
   const verdict = value === null ? null : readingVerdict(reading, value);
-  const put = (readings: Record<string, number>): void => {
-    if (step.doneOn !== null) mark(step, { readings });
+  const put = (si: number | null): void => {
+    if (done)
+      send(
+        buildActions.readingTaken({
+          field: `bench.done.${step.id}.${reading.id}`,
+          value: { step, reading, value: si, at: thisMinute(), by: build.built.builder },
+        }),
+      );
+    else {
+      const others = Object.fromEntries(Object.entries(ahead).filter(([id]) => id !== reading.id));
+      onAhead(si === null ? others : { ...others, [reading.id]: si });
+    }
   };
-  if (step.doneOn === null)
-    return (
-      <p className="reading-ahead">
-        <span>{reading.what}</span>
-        <Bounds reading={reading} />
-      </p>
-    );
+  const off = verdict === 'low' || verdict === 'high';
   return (
-    <div className={verdict === 'low' || verdict === 'high' ? 'reading reading-off' : 'reading'}>
+    <div className={off ? 'reading reading-off' : 'reading'}>
       <AmountField
         label={reading.what}
         dimension={reading.dimension}
         value={value}
-        onValue={(si) => put({ ...record?.readings, [reading.id]: si })}
-        onEmpty={() =>
-          put(Object.fromEntries(Object.entries(record?.readings ?? {}).filter(([k]) => k !== reading.id)))
-        }
+        onValue={(si) => put(si)}
+        onEmpty={() => put(null)}
       />
       <Bounds reading={reading} />
-      {verdict ? (
-        <strong className={verdict === 'low' || verdict === 'high' ? 'tone-text-stop' : ''}>
-          {verdictWords[verdict]}
-        </strong>
-      ) : null}
+      {verdict ? <strong className={off ? 'tone-text-stop' : ''}>{verdictWords[verdict]}</strong> : null}
     </div>
   );
 }

@@ -1,8 +1,8 @@
 import { FocusTrap } from '@mantine/core';
-import { amount, partById, phraseText, type BuildStep, type StepSheet } from '@sprocket/core';
+import { amount, partById, type BuildStep, type StepSheet } from '@sprocket/core';
 import { useEffect, useRef, useState } from 'react';
 import { createPortal } from 'react-dom';
-import { useBuild, useUnits } from '../../app/store.ts';
+import { useBuild } from '../../app/store.ts';
 import { Photos } from '../../sheet/Photos.tsx';
 import { useShelf } from '../../sheet/PlanProvider.tsx';
 import { Say, Show } from '../../ui/Show.tsx';
@@ -12,6 +12,7 @@ import { StepFigure } from './figures/StepFigure.tsx';
 import { useAwake } from './useAwake.ts';
 import type { BenchNow } from './useBench.ts';
 import { useMarking } from './useMarking.ts';
+import { useSpoken } from './useSpoken.ts';
 import { useStopwatch } from './useStopwatch.ts';
 
 interface StandProps {
@@ -297,25 +298,4 @@ function ToolsLine({ step }: { step: BuildStep }) {
   return (
     <p className="stand-line stand-tools">{step.tools.map((id) => partById(shelf, id)?.name ?? id).join(' · ')}</p>
   );
-}
-
-/** Says a step through the browser's own voice, where it has one and it was asked for. */
-function useSpoken(step: BuildStep | null, sheet: StepSheet | undefined): void {
-  const units = useUnits();
-  const text = step
-    ? [
-        phraseText(step.title, units),
-        ...(sheet?.tightness.map((t) => `${t.what}: ${t.usual} newton metres.`) ?? []),
-        ...(sheet?.caution ? [`Take care. ${sheet.caution.text}`] : []),
-      ].join('. ')
-    : '';
-  useEffect(() => {
-    if (text === '' || !('speechSynthesis' in window)) return;
-    const words = new SpeechSynthesisUtterance(text);
-    words.lang = 'en-GB';
-    words.rate = 0.95;
-    window.speechSynthesis.cancel();
-    window.speechSynthesis.speak(words);
-    return () => window.speechSynthesis.cancel();
-  }, [text]);
 }

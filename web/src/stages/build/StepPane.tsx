@@ -11,7 +11,7 @@ import { Say } from '../../ui/Show.tsx';
 import { thisMinute } from '../../ui/today.ts';
 import { StepFigure } from './figures/StepFigure.tsx';
 import { Otherwise } from './Otherwise.tsx';
-import { Readings } from './Readings.tsx';
+import { Readings, readingsOf, type Ahead } from './Readings.tsx';
 import { Signs, StepThings, TightTable } from './StepFacts.tsx';
 import type { BenchNow } from './useBench.ts';
 import { useMarking } from './useMarking.ts';
@@ -31,6 +31,8 @@ export function StepPane({ step, sheet, bench, onStep }: StepPaneProps) {
   const record = step.doneOn !== null ? build.bench.done[step.id] : undefined;
   const done = step.doneOn !== null;
   const [witness, setWitness] = useState(record?.witness?.by ?? '');
+  const readings = readingsOf(sheet);
+  const [ahead, setAhead] = useState<Ahead>({});
   const needsWitness = sheet?.hold?.by === 'another';
   const missing = step.after.flatMap((a) => {
     const before = bench.byId.get(a.step);
@@ -80,7 +82,7 @@ export function StepPane({ step, sheet, bench, onStep }: StepPaneProps) {
           <strong>Then it waits {longWords(step.wait.minutes)}:</strong> {step.wait.why}.
         </p>
       ) : null}
-      {step.undoes === null ? <Readings step={step} sheet={sheet} /> : null}
+      {step.undoes === null ? <Readings step={step} readings={readings} ahead={ahead} onAhead={setAhead} /> : null}
       {needsWitness ? (
         <TextInput
           label="Looked at by somebody else: who"
@@ -110,6 +112,16 @@ export function StepPane({ step, sheet, bench, onStep }: StepPaneProps) {
             disabled={needsWitness && seen === null}
             onClick={() => {
               mark(step, seen ? { witness: seen } : {});
+              for (const reading of readings) {
+                const value = ahead[reading.id];
+                if (value !== undefined)
+                  send(
+                    buildActions.readingTaken({
+                      field: `bench.done.${step.id}`,
+                      value: { step, reading, value, at: thisMinute(), by: build.built.builder },
+                    }),
+                  );
+              }
               const next = bench.ahead.find((s) => s.id !== step.id);
               if (next) onStep(next.id);
             }}

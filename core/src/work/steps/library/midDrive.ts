@@ -27,6 +27,7 @@ export const midDriveSteps: readonly StepSpec[] = [
       {
         id: 'shell-width',
         what: 'Shell’s width, face to face',
+        path: 'donor.survey.bracketWidth',
         dimension: 'size',
         least: null,
         most: null,

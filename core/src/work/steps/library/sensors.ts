@@ -57,6 +57,7 @@ export const sensorsSteps: readonly StepSpec[] = [
       {
         id: 'cadence-gap',
         what: 'Gap where the ring comes nearest',
+        path: 'wiring.sensors.cadenceGapM',
         dimension: 'size',
         least: 0.0005,
         most: 0.003,
@@ -80,6 +81,7 @@ export const sensorsSteps: readonly StepSpec[] = [
       {
         id: 'speed-gap',
         what: 'Gap as the magnet passes',
+        path: 'wiring.sensors.speedGapM',
         dimension: 'size',
         least: 0.001,
         most: 0.005,

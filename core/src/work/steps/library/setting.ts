@@ -28,6 +28,7 @@ export const settingSteps: readonly StepSpec[] = [
       {
         id: 'circumference',
         what: 'One turn, valve to valve',
+        path: 'wiring.settings.circumference',
         dimension: 'size',
         least: f.rolledM * 0.95,
         most: f.rolledM * 1.02,
@@ -78,6 +79,7 @@ export const settingSteps: readonly StepSpec[] = [
             {
               id: 'low-volts',
               what: 'Motor ends at',
+              path: 'wiring.settings.lowVolts',
               dimension: 'voltage',
               least: f.volts.least,
               most: f.volts.nominal,
