@@ -232,7 +232,7 @@ export { type StepFigureId } from './work/steps/stepFigures.ts';
 export { type StepSheet, readingVerdict, thingsNow } from './work/steps/sheets.ts';
 export { doneAfter, type StepMarking, withStepMarked } from './work/steps/marking.ts';
 export { changesFor, type Differing, differingAt, type DifferingFrom, leftOutChanges } from './work/steps/differing.ts';
-export { type Taken as ReadingTaken, withReading } from './work/steps/readingTaken.ts';
+export { type ReadingTaken, withReading } from './work/steps/readingTaken.ts';
 export { type Built, type Otherwise, otherwiseSchema } from './build/asBuilt.ts';
 export { stillBuilt, withValue } from './build/differ.ts';
 export { type BesidePlan, besidePlan } from './plan/besidePlan.ts';

@@ -3,11 +3,11 @@ import type { Build } from '../../build/build.ts';
 import { asPlanned } from '../../build/differ.ts';
 import { readBuildFile, writeBuildFile } from '../../formats/buildFile.ts';
 import { demoBuild } from '../../../test/demoBuild.ts';
-import { withReading, type Taken } from './readingTaken.ts';
+import { withReading, type ReadingTaken } from './readingTaken.ts';
 
 const step = { id: 'circumference-set', place: 'rear wheel' as const, part: null, undoes: null };
 const rolled = { id: 'circumference', what: 'One turn', path: 'wiring.settings.circumference' };
-const taken = (build: Build, value: number | null, more: Partial<Taken> = {}): Build =>
+const taken = (build: Build, value: number | null, more: Partial<ReadingTaken> = {}): Build =>
   withReading(build, { step, reading: rolled, value, at: '2026-03-01T10:00', by: 'Ada', ...more });
 
 describe('a reading taken at the bench', () => {

@@ -6,7 +6,7 @@ import { withStepMarked } from './marking.ts';
 import type { BuildStep, StepReading } from './step.ts';
 
 /** A reading as it was taken at a step; null takes it off again. SI. */
-export interface Taken {
+export interface ReadingTaken {
   step: Pick<BuildStep, 'id' | 'place' | 'part' | 'undoes'>;
   reading: Pick<StepReading, 'id' | 'what' | 'path'>;
   value: number | null;
@@ -30,7 +30,7 @@ const isAsPlanned = (was: unknown, value: number): boolean =>
  * that, the build is as it was read from then on, and what was planned is kept beside it, one record a reading however
  * often it is corrected. Pure.
  */
-export function withReading(build: Build, { step, reading, value, at, by }: Taken): Build {
+export function withReading(build: Build, { step, reading, value, at, by }: ReadingTaken): Build {
   const record = build.bench.done[step.id];
   const readings = Object.fromEntries(Object.entries(record?.readings ?? {}).filter(([id]) => id !== reading.id));
   if (value !== null) readings[reading.id] = value;
