@@ -12,6 +12,8 @@ export const doneSchema = z.object({
   part: z.string().max(200).nullable().default(null),
   /** How long it took, min; null: nobody looked. */
   minutes: z.number().min(0).max(6000).nullable().default(null),
+  /** How long was told it would take, min; null: told by an older file. */
+  told: z.number().min(0).max(6000).nullable().default(null),
   by: person.default(''),
   /** Who looked at it besides, and when. */
   witness: z
@@ -79,6 +81,11 @@ export type Otherwise = z.infer<typeof otherwiseSchema>;
 export const builtSchema = z.object({
   /** Who is at the bench now: written under each step done. */
   builder: person.default(''),
+  /** What is known of people's pace from builds before this one: Σ ln(took ÷ told) over so many steps. */
+  paces: z
+    .array(z.object({ by: person, sum: z.number().min(-10_000).max(10_000), count: z.int().min(0).max(10_000) }))
+    .max(40)
+    .default([]),
   otherwise: z.array(otherwiseSchema).max(300).default([]),
 });
 export type Built = z.infer<typeof builtSchema>;

@@ -215,7 +215,7 @@ describe('what the builder decided', () => {
   it('the bench: times are put, a step is done by somebody and not done after all', () => {
     const weekly = [{ day: 2, from: '18:00', to: '20:00' }];
     const put = buildActions.benchEdited(edit({ weekly, hands: 2 as const }));
-    const step = { id: 'wheel-out', place: 'rear wheel' as const, part: null, undoes: null };
+    const step = { id: 'wheel-out', place: 'rear wheel' as const, part: null, undoes: null, told: 8 };
     const done = buildActions.stepMarked(edit({ step, as: { at: '2026-03-01T10:00', by: 'Ada', minutes: 9 } }));
     expect(after(put, done).bench).to.deep.include({ weekly, hands: 2, practised: false });
     expect(after(put, done).bench.done['wheel-out']).to.deep.include({
@@ -224,13 +224,14 @@ describe('what the builder decided', () => {
       minutes: 9,
       place: 'rear wheel',
       part: null,
+      told: 8,
     });
     expect(after(done, buildActions.stepMarked(edit({ step, as: null }))).bench.done).to.deep.equal({});
     expect(after(buildActions.builtEdited(edit({ builder: 'Ada' }))).built.builder).to.equal('Ada');
   });
 
   it('a step done fits what lies here of it; not done after all, it is checked again; what is not here stays as it is', () => {
-    const step = { id: 'wheel-in', place: 'rear wheel' as const, part: 'k', undoes: null };
+    const step = { id: 'wheel-in', place: 'rear wheel' as const, part: 'k', undoes: null, told: 8 };
     const line = buildActions.lineEdited(edit({ key: 'k', change: { state: 'arrived' as const, name: 'K' } }));
     const lines = [
       { key: 'k', state: 'fitted' as const },

@@ -2,8 +2,11 @@ import { doneSchema, type Done } from '../../build/asBuilt.ts';
 import type { Bench } from '../../build/bench.ts';
 import type { BuildStep } from './step.ts';
 
+/** What of a step its mark is made with. */
+export type MarkedStep = Pick<BuildStep, 'id' | 'place' | 'part' | 'undoes' | 'told'>;
+
 /** What is said of a step as it is marked done. */
-export type StepMarking = Partial<Omit<Done, 'place' | 'part'>> & Pick<Done, 'at'>;
+export type StepMarking = Partial<Omit<Done, 'place' | 'part' | 'told'>> & Pick<Done, 'at'>;
 
 /**
  * The steps done with one more, at its place and with its part; or with that one no longer done. To undo something
@@ -11,7 +14,7 @@ export type StepMarking = Partial<Omit<Done, 'place' | 'part'>> & Pick<Done, 'at
  */
 export function withStepMarked(
   done: Bench['done'],
-  { id, place, part, undoes }: Pick<BuildStep, 'id' | 'place' | 'part' | 'undoes'>,
+  { id, place, part, undoes, told }: MarkedStep,
   marking: StepMarking | null,
 ): Bench['done'] {
   const without = (key: string): Bench['done'] => Object.fromEntries(Object.entries(done).filter(([k]) => k !== key));
@@ -20,7 +23,7 @@ export function withStepMarked(
   const before = done[id];
   // What was said of it at another place or with another part was said of other work.
   const same = before?.place === place && before.part === part;
-  return { ...done, [id]: doneSchema.parse({ ...(same ? before : {}), ...marking, place, part }) };
+  return { ...done, [id]: doneSchema.parse({ ...(same ? before : {}), ...marking, place, part, told }) };
 }
 
 /** Steps that hang on one and are done already, so that it cannot be taken back without them, in their order. */

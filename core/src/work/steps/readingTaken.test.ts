@@ -5,7 +5,7 @@ import { readBuildFile, writeBuildFile } from '../../formats/buildFile.ts';
 import { demoBuild } from '../../../test/demoBuild.ts';
 import { withReading, type ReadingTaken } from './readingTaken.ts';
 
-const step = { id: 'circumference-set', place: 'rear wheel' as const, part: null, undoes: null };
+const step = { id: 'circumference-set', place: 'rear wheel' as const, part: null, undoes: null, told: 5 };
 const rolled = { id: 'circumference', what: 'One turn', path: 'wiring.settings.circumference' };
 const taken = (build: Build, value: number | null, more: Partial<ReadingTaken> = {}): Build =>
   withReading(build, { step, reading: rolled, value, at: '2026-03-01T10:00', by: 'Ada', ...more });

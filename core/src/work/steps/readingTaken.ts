@@ -2,12 +2,12 @@ import equal from 'fast-deep-equal';
 import type { Otherwise } from '../../build/asBuilt.ts';
 import type { Build } from '../../build/build.ts';
 import { valueAt, withValue } from '../../build/differ.ts';
-import { withStepMarked } from './marking.ts';
-import type { BuildStep, StepReading } from './step.ts';
+import { withStepMarked, type MarkedStep } from './marking.ts';
+import type { StepReading } from './step.ts';
 
 /** A reading as it was taken at a step; null takes it off again. SI. */
 export interface ReadingTaken {
-  step: Pick<BuildStep, 'id' | 'place' | 'part' | 'undoes'>;
+  step: MarkedStep;
   reading: Pick<StepReading, 'id' | 'what' | 'path'>;
   value: number | null;
   /** Local time, and who read it. */

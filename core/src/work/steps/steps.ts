@@ -1,9 +1,10 @@
 import type { Done } from '../../build/asBuilt.ts';
+import { knownOf } from '../../build/paces.ts';
 import type { RemedyPlace } from '../../build/remedy.ts';
 import type { PlanContext } from '../../vehicle/context.ts';
 import { stepFacts, type StepFacts } from './facts.ts';
 import { stepLibrary } from './library.ts';
-import { atPace, paceOf, timedOf } from './pace.ts';
+import { atPace, paceOf } from './pace.ts';
 import { remedySteps, type Doing } from './remedySteps.ts';
 import type { BuildStep, StepBefore, StepPart, StepSpec } from './step.ts';
 
@@ -178,14 +179,7 @@ export function stepsOf(context: PlanContext, doings: readonly Doing[]): BuildSt
 
 /** Steps still to do at the pace of who is at the bench. */
 function paced(steps: BuildStep[], { build }: PlanContext): BuildStep[] {
-  const { bench, built } = build;
-  const pace = paceOf(
-    timedOf(
-      steps.filter((s) => s.doneOn !== null),
-      bench.done,
-      built.builder,
-    ),
-  );
+  const pace = paceOf(knownOf(build, build.built.builder));
   if (pace !== 1) for (const s of steps) if (s.doneOn === null) s.minutes = atPace(s.told, pace);
   return steps;
 }

@@ -6,8 +6,8 @@ import {
   withValue,
   type Bench,
   type Build,
-  type BuildStep,
   type Built,
+  type MarkedStep,
   type Otherwise,
   type ReadingTaken,
   type StepMarking,
@@ -30,7 +30,7 @@ export const benchReducers = {
     state: BuildState,
     action: PayloadAction<
       Edit<{
-        step: Pick<BuildStep, 'id' | 'place' | 'part' | 'undoes'>;
+        step: MarkedStep;
         as: StepMarking | null;
         lines?: readonly LineMoved[];
       }>

@@ -1,5 +1,6 @@
 import { thingsNow, type BuildStep, type StepSheet, type ThingState } from '@sprocket/core';
 import { useMemo } from 'react';
+import { useBuild } from '../../app/store.ts';
 import { BikeDrawing } from '../../drawing/BikeDrawing.tsx';
 import { pathOf } from '../../drawing/frame.ts';
 import { sideLabels } from '../../drawing/placeLabels.ts';
@@ -23,14 +24,15 @@ interface BoardProps {
 /** The vehicle as far as it is built: what is off, loose, tight; how far each place is; where the step in hand is. */
 export function BuildBoard({ bench, sheets, step, onStep }: BoardProps) {
   const plan = usePlan();
+  const { done } = useBuild().bench;
   const things = useMemo(() => {
-    const done = new Set(bench.steps.filter((s) => s.doneOn !== null).map((s) => s.id));
+    const on = new Set(bench.steps.filter((s) => s.doneOn !== null && !done[s.id]?.leftOut).map((s) => s.id));
     return thingsNow(
       bench.steps.map((s) => s.id),
       sheets,
-      (id) => done.has(id),
+      (id) => on.has(id),
     );
-  }, [bench.steps, sheets]);
+  }, [bench.steps, sheets, done]);
   // The donor as a whole is no place on it.
   const pins = Object.entries(plan.spots).flatMap(([place, at]) => {
     if (place === 'donor') return [];

@@ -16,7 +16,7 @@ import { usePlan, useShelf } from '../../sheet/PlanProvider.tsx';
 import { AmountField } from '../../ui/AmountField.tsx';
 import { thisMinute } from '../../ui/today.ts';
 import { ToldRow } from './ToldRow.tsx';
-import { useMarking } from './useMarking.ts';
+import { useMarking } from '../../sheet/useMarking.ts';
 
 /** What the differences of a step are found from. */
 function useDiffering(): DifferingFrom {

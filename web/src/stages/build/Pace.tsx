@@ -1,12 +1,16 @@
-import { paceOf, timedOf } from '@sprocket/core';
+import { knownOf, paceOf, peopleOf } from '@sprocket/core';
 import { useBuild } from '../../app/store.ts';
 import { Say } from '../../ui/Show.tsx';
 import type { BenchNow } from './useBench.ts';
 
 /** How long steps took against what is told, and the pace that comes of it for those ahead. */
 export function Pace({ bench }: { bench: BenchNow }) {
-  const { bench: choice, built } = useBuild();
-  const people = [...new Set(Object.values(choice.done).map((d) => d.by))].sort((a, b) => a.localeCompare(b, 'en'));
+  const build = useBuild();
+  const { bench: choice, built } = build;
+  const known = peopleOf(build).flatMap((who) => {
+    const of = knownOf(build, who);
+    return of.count > 0 ? [{ who, of }] : [];
+  });
   const timed = bench.steps.filter((s) => {
     const record = choice.done[s.id];
     return s.doneOn !== null && record !== undefined && record.minutes !== null && !record.leftOut;
@@ -17,7 +21,7 @@ export function Pace({ bench }: { bench: BenchNow }) {
         <h2 id="pace">Own pace</h2>
         <span className="quiet">what is still ahead is reckoned at the pace of who is at the bench</span>
       </div>
-      {timed.length === 0 ? (
+      {known.length === 0 ? (
         <p className="card">
           No step was timed yet. The stand view has a watch that runs by the clock; minutes can be typed on a step’s
           sheet too.
@@ -25,24 +29,23 @@ export function Pace({ bench }: { bench: BenchNow }) {
       ) : (
         <>
           <dl className="sums card">
-            {people.map((who) => {
-              const own = timedOf(bench.steps, choice.done, who);
-              if (own.length === 0) return null;
-              return (
-                <div key={who}>
-                  <dt>
-                    {who || 'Nobody named'}
-                    {who === built.builder ? ', at the bench now' : ''}
-                  </dt>
-                  <dd className="num">
-                    {paceOf(own).toFixed(2)} × as told
-                    <span className="step-why">from {own.length} timed, drawn toward 1</span>
-                  </dd>
-                </div>
-              );
-            })}
+            {known.map(({ who, of }) => (
+              <div key={who}>
+                <dt>
+                  {who || 'Nobody named'}
+                  {who === built.builder ? ', at the bench now' : ''}
+                </dt>
+                <dd className="num">
+                  {paceOf(of).toFixed(2)} × as told
+                  <span className="step-why">
+                    from {of.count} timed step{of.count === 1 ? '' : 's'}, drawn toward 1
+                  </span>
+                </dd>
+              </div>
+            ))}
           </dl>
           <div className="card">
+            <p className="quiet">Timed on this build; what was timed on builds before it in this workshop counts above.</p>
             <table className="sum pace-table">
               <thead>
                 <tr>

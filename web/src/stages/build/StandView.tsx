@@ -11,7 +11,7 @@ import { thisMinute } from '../../ui/today.ts';
 import { StepFigure } from './figures/StepFigure.tsx';
 import { useAwake } from './useAwake.ts';
 import type { BenchNow } from './useBench.ts';
-import { useMarking } from './useMarking.ts';
+import { useMarking } from '../../sheet/useMarking.ts';
 import { useSpoken } from './useSpoken.ts';
 import { useStopwatch } from './useStopwatch.ts';
 

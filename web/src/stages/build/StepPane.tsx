@@ -14,7 +14,7 @@ import { Otherwise } from './Otherwise.tsx';
 import { Readings, readingsOf, type Ahead } from './Readings.tsx';
 import { Signs, StepThings, TightTable } from './StepFacts.tsx';
 import type { BenchNow } from './useBench.ts';
-import { useMarking } from './useMarking.ts';
+import { useMarking } from '../../sheet/useMarking.ts';
 
 interface StepPaneProps {
   step: BuildStep;

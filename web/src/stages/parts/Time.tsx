@@ -6,11 +6,12 @@ import { useBuild, useSend } from '../../app/store.ts';
 import { usePlan } from '../../sheet/PlanProvider.tsx';
 import { downloadText } from '../../ui/download.ts';
 import { Say } from '../../ui/Show.tsx';
-import { dayTyped, thisMinute } from '../../ui/today.ts';
+import { dayTyped } from '../../ui/today.ts';
 import { BenchTimes } from './BenchTimes.tsx';
 import { calendarOf, type BenchTime } from './calendar.ts';
 import { Fortnight } from './Fortnight.tsx';
 import { clockWords, dayWords, longWords, momentWords } from '../../ui/moments.ts';
+import { useMarking } from '../../sheet/useMarking.ts';
 import { useBuildTime } from '../../sheet/useBuildTime.ts';
 
 /** When it will be done, what can be done now, and what waits for what. */
@@ -136,8 +137,7 @@ function namedRefusal(refused: string, steps: ReadonlyMap<string, BuildStep>) {
 
 /** What can be begun at this minute, what waits, and what would free most. */
 function Now({ time, steps, bill }: { time: BuildTime; steps: ReadonlyMap<string, BuildStep>; bill: BillSheet }) {
-  const send = useSend();
-  const build = useBuild();
+  const { mark } = useMarking();
   const names = new Map(bill.lines.map((l) => [l.key, l.name]));
   return (
     <div className="now">
@@ -152,14 +152,7 @@ function Now({ time, steps, bill }: { time: BuildTime; steps: ReadonlyMap<string
                 <Checkbox
                   label={<Say words={step.title} />}
                   checked={false}
-                  onChange={() =>
-                    send(
-                      buildActions.stepMarked({
-                        field: `bench.done.${id}`,
-                        value: { step, as: { at: thisMinute(), by: build.built.builder } },
-                      }),
-                    )
-                  }
+                  onChange={() => mark(step)}
                 />
                 <span className="num quiet">{longWords(step.minutes)}</span>
               </li>
@@ -257,7 +250,7 @@ function BenchList({ time, steps }: { time: BuildTime; steps: ReadonlyMap<string
 
 /** What is done, to be taken back. */
 function Done({ steps }: { steps: readonly BuildStep[] }) {
-  const send = useSend();
+  const { unmark } = useMarking();
   const done = steps.filter((s) => s.doneOn !== null);
   if (done.length === 0) return null;
   return (
@@ -271,9 +264,7 @@ function Done({ steps }: { steps: readonly BuildStep[] }) {
             <Checkbox
               checked
               label={<Say words={step.title} />}
-              onChange={() =>
-                send(buildActions.stepMarked({ field: `bench.done.${step.id}`, value: { step, as: null } }))
-              }
+              onChange={() => unmark(step)}
             />
             <span className="quiet num">{step.doneOn?.replace('T', ' ')}</span>
           </li>

@@ -1,8 +1,8 @@
 import type { BuildStep, StepMarking } from '@sprocket/core';
-import { buildActions } from '../../app/buildSlice.ts';
-import { useBuild, useSend } from '../../app/store.ts';
-import { usePlan } from '../../sheet/PlanProvider.tsx';
-import { thisMinute } from '../../ui/today.ts';
+import { buildActions } from '../app/buildSlice.ts';
+import { useBuild, useSend } from '../app/store.ts';
+import { usePlan } from './PlanProvider.tsx';
+import { thisMinute } from '../ui/today.ts';
 
 /** Marks steps done, or not after all: what lies here of the bill's lines is fitted with its step. */
 export function useMarking(): {
