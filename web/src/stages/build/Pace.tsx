@@ -45,7 +45,9 @@ export function Pace({ bench }: { bench: BenchNow }) {
             ))}
           </dl>
           <div className="card">
-            <p className="quiet">Timed on this build; what was timed on builds before it in this workshop counts above.</p>
+            <p className="quiet">
+              Timed on this build; what was timed on builds before it in this workshop counts above.
+            </p>
             <table className="sum pace-table">
               <thead>
                 <tr>

@@ -149,11 +149,7 @@ function Now({ time, steps, bill }: { time: BuildTime; steps: ReadonlyMap<string
             const step = steps.get(id);
             return step ? (
               <li key={id}>
-                <Checkbox
-                  label={<Say words={step.title} />}
-                  checked={false}
-                  onChange={() => mark(step)}
-                />
+                <Checkbox label={<Say words={step.title} />} checked={false} onChange={() => mark(step)} />
                 <span className="num quiet">{longWords(step.minutes)}</span>
               </li>
             ) : null;
@@ -261,11 +257,7 @@ function Done({ steps }: { steps: readonly BuildStep[] }) {
       <ul className="plain-list now-list">
         {done.map((step) => (
           <li key={step.id}>
-            <Checkbox
-              checked
-              label={<Say words={step.title} />}
-              onChange={() => unmark(step)}
-            />
+            <Checkbox checked label={<Say words={step.title} />} onChange={() => unmark(step)} />
             <span className="quiet num">{step.doneOn?.replace('T', ' ')}</span>
           </li>
         ))}
