@@ -188,8 +188,11 @@ export async function setDevice(page: Page, { dark = false, width = 1280, height
   ]);
   await page.evaluate(async () => {
     await new Promise((drawn) => requestAnimationFrame(() => requestAnimationFrame(drawn)));
-    // A colour on its way from one scheme to the other is neither.
-    await Promise.allSettled(document.getAnimations().map((a) => a.finished));
+    // A colour on its way from one scheme to the other is neither; one that was dropped on its way never ends.
+    await Promise.race([
+      Promise.allSettled(document.getAnimations().map((a) => a.finished)),
+      new Promise((over) => setTimeout(over, 2000)),
+    ]);
   });
 }
 
