@@ -170,6 +170,10 @@ describe('the step library', () => {
     const leads = sheets['lay-leads']?.list.map((l) => phraseText(l, 'metric')) ?? [];
     const needs = leads.map((l) => Number(/needs ([\d\s]+)/.exec(l)?.[1]?.replace(/\s/g, '')));
     expect(leads.length).to.be.greaterThan(4);
+    // What does not reach says so, and nothing else does.
+    const short = planOf(build).wiring.all?.leads.filter((l) => l.verdict === 'short').length;
+    expect(leads.filter((l) => /too short/.test(l)).length).to.equal(short);
+    expect(short).to.be.greaterThan(0);
     expect([...needs].sort((a, b) => b - a)).to.deep.equal(needs);
     expect(sheets['measure-kit']?.list.length).to.equal(
       starterShelf.kit.find((k) => k.id === 'wren-m250')?.contents?.length,

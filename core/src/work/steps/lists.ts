@@ -29,7 +29,7 @@ export function stepLists({ kit, leads, power, settings }: ListsFrom): Record<st
     'lay-leads': long.map((l) =>
       l.suppliedM === null
         ? phrase`${l.what}, ${ends(l)}: needs ${m(l.neededM)}, its own length not known`
-        : phrase`${l.what}, ${ends(l)}: needs ${m(l.neededM)}, has ${m(l.suppliedM)}`,
+        : phrase`${l.what}, ${ends(l)}: needs ${m(l.neededM)}, has ${m(l.suppliedM)}${l.verdict === 'short' ? ', too short: Wiring says what reaches' : ''}`,
     ),
     lengthened: long.flatMap((l): Phrase[] =>
       l.taken

@@ -43,7 +43,7 @@ export function ToldRow({ told }: { told: Otherwise }) {
           send(buildActions.otherwiseTakenBack({ field: `built.otherwise.${told.id}.back`, value: told.id }))
         }
       >
-        {since ? 'Take the note off' : 'Back to the plan'}
+        {since || told.changes.length === 0 ? 'Take the note off' : 'Back to the plan'}
       </Button>
     </li>
   );
