@@ -86,10 +86,11 @@ describe('the order of a build', () => {
       step('a', { place: 'chain' }),
       step('b', { place: 'bar' }),
       step('c', { place: 'chain' }),
-      step('paint', { place: 'rack', wait: { minutes: 600, why: 'it dries' } }),
+      step('glue', { place: 'seat', wait: { minutes: 59, why: 'it sets' } }),
+      step('paint', { place: 'rack', wait: { minutes: 60, why: 'it dries' } }),
       step('volts', { place: 'pack' }),
     ]);
-    expect(order).to.deep.equal(['paint', 'a', 'c', 'b', 'volts']);
+    expect(order).to.deep.equal(['paint', 'a', 'c', 'b', 'glue', 'volts']);
     for (const build of demos) {
       const { order: whole, steps } = planOf(build).bench;
       const last = whole.indexOf('first-power');

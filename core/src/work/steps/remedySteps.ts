@@ -9,6 +9,13 @@ import type { BuildStep, StepGroup } from './step.ts';
 /** A beginner takes so much longer over a remedy, whose minutes are practised. Source: the trade, four times over a kit; remedies are told in more detail. */
 export const BEGINNER = 2.5;
 
+/** What a remedy's stuff wants before it is touched again, min. Source: usual on the tin, at room warmth. */
+const DRIES: Readonly<Partial<Record<string, { minutes: number; why: string }>>> = {
+  'rust-kit': { minutes: 1440, why: 'primer and paint dry, coat after coat' },
+  'touch-up-paint': { minutes: 120, why: 'the paint dries' },
+  silicone: { minutes: 720, why: 'the seal sets' },
+};
+
 /** What a finding asks to be done: the remedy taken, or the usual one of what wants rework. */
 export interface Doing {
   finding: Finding;
@@ -66,6 +73,11 @@ function before(place: RemedyPlace, { hub }: StepFacts): string[] {
   return ['on-stand'];
 }
 
+function longestWait({ takes }: Remedy): BuildStep['wait'] {
+  const waits = takes.flatMap((t) => DRIES[t.part] ?? []);
+  return waits.reduce<BuildStep['wait']>((longest, w) => (longest && longest.minutes >= w.minutes ? longest : w), null);
+}
+
 /**
  * A step for each remedy that takes work. Those told by the same words at the same place are one piece of work: the
  * longest of them.
@@ -101,7 +113,7 @@ export function remedySteps(
         after: mends
           ? [{ step: 'look-over', why: 'the donor is looked over first' }]
           : before(place, facts).map((step) => ({ step, why: 'the place has to be free' })),
-        wait: null,
+        wait: longestWait(remedy),
         rule: finding.rule,
         undoes: null,
         part: null,

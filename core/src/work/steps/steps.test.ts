@@ -122,6 +122,32 @@ describe('the steps of a build', () => {
     ]);
   });
 
+  it('what is painted or sealed waits until it is dry, the longest of what it takes', () => {
+    const { build } = world({});
+    const context = planContext(build, starterShelf);
+    const [finding] = planChosen(context).findings;
+    if (!finding) throw new Error('no finding');
+    const waitOf = (...parts: string[]): number | undefined =>
+      stepsOf(context, [
+        {
+          finding: { ...finding, rule: 'dry' },
+          remedy: {
+            id: 'r',
+            does: 'work',
+            text: ['Paint it.'],
+            takes: parts.map((part) => ({ part, count: 1, place: 'frame' })),
+            work: 10,
+            tools: [],
+          },
+          taken: true,
+        },
+      ] as never).find((s) => s.rule === 'dry')?.wait?.minutes;
+    expect(waitOf('touch-up-paint')).to.equal(120);
+    expect(waitOf('touch-up-paint', 'rust-kit')).to.equal(1440);
+    expect(waitOf('silicone', 'touch-up-paint')).to.equal(720);
+    expect(waitOf('grease')).to.equal(undefined);
+  });
+
   it('one to two hours of practised work for a whole kit, four to eight for a beginner, remedies apart', () => {
     for (const name of demos) {
       const own = planOf(demoBuild(name)).bench.steps.filter((s) => s.rule === null);

@@ -167,6 +167,7 @@ export const barSteps: readonly StepSpec[] = [
     ],
     right: 'At the first free travel of the lever, before the brake bites, the sensor has changed over.',
     stubborn: 'Try the magnet by hand first, then clean with spirit, then glue.',
+    wait: { minutes: 30, why: 'the glue under magnet and sensor takes hold' },
   },
   {
     id: 'lamps-on',

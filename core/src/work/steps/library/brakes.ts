@@ -24,6 +24,7 @@ export const brakesSteps: readonly StepSpec[] = [
     tightness: ['rotor-bolt'],
     right: 'Arrow with the wheel’s turning; flat on its seat, bolts in star order.',
     undo: 'Rotor off the motor',
+    wait: { minutes: 20, why: 'the threadlock takes hold' },
   },
   {
     id: 'rotor-clean',

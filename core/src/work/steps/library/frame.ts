@@ -150,6 +150,7 @@ export const frameSteps: readonly StepSpec[] = [
     after: [after('on-stand', tidy), after('volts-pack', 'a wrong battery goes back without a hole for it')],
     right: 'Nothing below the floor is hit: cable, beam, steering rod.',
     stubborn: 'Wood: drill from above onto a waste board; metal: a small drill first.',
+    wait: { minutes: 120, why: 'paint on the cut edges dries' },
   },
   {
     id: 'head-play',

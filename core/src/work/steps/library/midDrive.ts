@@ -116,6 +116,7 @@ export const midDriveSteps: readonly StepSpec[] = [
       what: 'Both rings at their figure, the case up, the plate’s teeth in: a motor that works loose strips the shell.',
       by: 'another',
     },
+    wait: { minutes: 20, why: 'the threadlock takes hold' },
   },
   {
     id: 'ring-on',
