@@ -233,6 +233,7 @@ export { type StepFigureId } from './work/steps/stepFigures.ts';
 export { type StepSheet, readingVerdict, thingsNow } from './work/steps/sheets.ts';
 export { doneAfter, type MarkedStep, type StepMarking, withStepMarked } from './work/steps/marking.ts';
 export { changesFor, type Differing, differingAt, type DifferingFrom, leftOutChanges } from './work/steps/differing.ts';
+export { rangeAt } from './work/steps/ranges.ts';
 export { type ReadingTaken, withReading } from './work/steps/readingTaken.ts';
 export { type Built, type Otherwise, otherwiseSchema } from './build/asBuilt.ts';
 export { stillBuilt, withValue } from './build/differ.ts';

@@ -2,13 +2,13 @@ import type { Build } from '../../build/build.ts';
 import type { Otherwise } from '../../build/asBuilt.ts';
 import { fixPath, valueAt } from '../../build/differ.ts';
 import type { SurveyItemId } from '../../donor/donor.ts';
-import { takenRange } from '../../donor/items/item.ts';
 import { itemExists, surveyItem } from '../../donor/survey.ts';
 import type { Placement } from '../../layout/place.ts';
 import type { Kit } from '../../parts/kit.ts';
 import type { Pack, PackPlace } from '../../parts/pack.ts';
 import type { Shelf } from '../../parts/part.ts';
 import type { Amount } from '../../quantity/format.ts';
+import { rangeAt } from './ranges.ts';
 import type { BuildStep } from './step.ts';
 
 /** How a value built otherwise is written into the build. */
@@ -50,13 +50,13 @@ const number = (what: string, path: string, writes: Writes, ask: Omit<Number, 'b
 function surveyed({ build }: DifferingFrom, id: SurveyItemId): Differing[] {
   const item = surveyItem(id);
   if (!itemExists(item, build.donor) || item.type !== 'number') return [];
-  const range = takenRange(item);
+  const [least, most] = rangeAt(`donor.survey.${id}`);
   const value = build.donor.survey[id]?.value;
   return [
     number(item.label, `donor.survey.${id}`, 'entry', {
       dimension: item.dimension,
-      least: range.min,
-      most: range.max,
+      least,
+      most,
       planned: typeof value === 'number' ? value : null,
     }),
   ];
@@ -77,13 +77,8 @@ function ofKit({ build, kit }: DifferingFrom, id: string, what: string, sold: nu
   ];
 }
 
-const plain = (
-  { build }: DifferingFrom,
-  path: string,
-  what: string,
-  dimension: Amount['dimension'],
-  [least, most]: readonly [number, number],
-): Differing => {
+const plain = ({ build }: DifferingFrom, path: string, what: string, dimension: Amount['dimension']): Differing => {
+  const [least, most] = rangeAt(path);
   const now = valueAt(build, path);
   return number(what, path, 'plain', { dimension, least, most, planned: typeof now === 'number' ? now : null });
 };
@@ -174,15 +169,15 @@ export function differingAt(from: DifferingFrom, step: BuildStep): Differing[] {
     case 'shell-measured':
       return [...surveyed(from, 'bracketWidth'), ...surveyed(from, 'bracketBore')];
     case 'circumference-set':
-      return [plain(from, 'wiring.settings.circumference', 'Circumference, rolled out', 'size', [0.2, 3])];
+      return [plain(from, 'wiring.settings.circumference', 'Circumference, rolled out', 'size')];
     case 'set-figures':
-      return [plain(from, 'wiring.settings.batteryAmps', 'Battery current, as set', 'current', [1, 200])];
+      return [plain(from, 'wiring.settings.batteryAmps', 'Battery current, as set', 'current')];
     case 'low-volts-set':
-      return [plain(from, 'wiring.settings.lowVolts', 'Low volts, as set', 'voltage', [1, 100])];
+      return [plain(from, 'wiring.settings.lowVolts', 'Low volts, as set', 'voltage')];
     case 'cadence-gap':
-      return [plain(from, 'wiring.sensors.cadenceGapM', 'Cadence sensor’s gap', 'size', [0, 0.05])];
+      return [plain(from, 'wiring.sensors.cadenceGapM', 'Cadence sensor’s gap', 'size')];
     case 'speed-magnet':
-      return [plain(from, 'wiring.sensors.speedGapM', 'Speed sensor’s gap', 'size', [0, 0.05])];
+      return [plain(from, 'wiring.sensors.speedGapM', 'Speed sensor’s gap', 'size')];
     case 'cutoff-set':
       return (['left', 'right'] as const).flatMap((side) =>
         (['restM', 'pulledM'] as const).map((gap) =>
@@ -191,7 +186,6 @@ export function differingAt(from: DifferingFrom, step: BuildStep): Differing[] {
             `wiring.levers.${side}.${gap}`,
             `${side === 'left' ? 'Left' : 'Right'} lever’s gap ${gap === 'restM' ? 'at rest' : 'pulled'}`,
             'size',
-            [0, 0.05],
           ),
         ),
       );

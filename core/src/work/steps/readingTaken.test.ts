@@ -3,6 +3,7 @@ import type { Build } from '../../build/build.ts';
 import { asPlanned } from '../../build/differ.ts';
 import { readBuildFile, writeBuildFile } from '../../formats/buildFile.ts';
 import { demoBuild } from '../../../test/demoBuild.ts';
+import { rangeAt } from './ranges.ts';
 import { withReading, type ReadingTaken } from './readingTaken.ts';
 
 const step = { id: 'circumference-set', place: 'rear wheel' as const, part: null, undoes: null, told: 5 };
@@ -35,6 +36,22 @@ describe('a reading taken at the bench', () => {
     expect(off.built.otherwise).to.deep.equal([]);
     const read = readBuildFile(writeBuildFile(build));
     expect(read.ok && read.value).to.deep.equal(build);
+  });
+
+  it('on the bounds of what can be kept it is taken, and the file is read again; just past them it is not', () => {
+    const planned = demoBuild('box');
+    const shell = { id: 'shell-width', what: 'Shell’s width', path: 'donor.survey.bracketWidth' };
+    const low = { id: 'low-volts', what: 'Low volts', path: 'wiring.settings.lowVolts' };
+    const gap = { id: 'speed-gap', what: 'Gap', path: 'wiring.sensors.speedGapM' };
+    for (const reading of [rolled, shell, low, gap, { id: 'volts', what: 'Volts' }]) {
+      const [least, most] = rangeAt('path' in reading ? reading.path : undefined);
+      for (const value of [least, most]) {
+        const read = readBuildFile(writeBuildFile(taken(planned, value, { reading })));
+        expect(read.ok, `${reading.id} ${value}`).to.equal(true);
+      }
+      for (const value of [least - 1e-6, most + 1e-6, NaN, Infinity])
+        expect(taken(planned, value, { reading }), `${reading.id} ${value}`).to.equal(planned);
+    }
   });
 
   it('as planned it is no difference; changed since in its own stage, it stays changed', () => {

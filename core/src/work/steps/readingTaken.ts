@@ -3,6 +3,7 @@ import type { Otherwise } from '../../build/asBuilt.ts';
 import type { Build } from '../../build/build.ts';
 import { valueAt, withValue } from '../../build/differ.ts';
 import { withStepMarked, type MarkedStep } from './marking.ts';
+import { rangeAt } from './ranges.ts';
 import type { StepReading } from './step.ts';
 
 /** A reading as it was taken at a step; null takes it off again. SI. */
@@ -31,6 +32,9 @@ const isAsPlanned = (was: unknown, value: number): boolean =>
  * often it is corrected. Pure.
  */
 export function withReading(build: Build, { step, reading, value, at, by }: ReadingTaken): Build {
+  // What could not be kept is not taken: the field says so before.
+  const [least, most] = rangeAt(reading.path);
+  if (value !== null && !(value >= least && value <= most)) return build;
   const record = build.bench.done[step.id];
   const readings = Object.fromEntries(Object.entries(record?.readings ?? {}).filter(([id]) => id !== reading.id));
   if (value !== null) readings[reading.id] = value;

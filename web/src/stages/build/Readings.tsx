@@ -1,4 +1,4 @@
-import { amount, readingVerdict, type BuildStep, type StepReading, type StepSheet } from '@sprocket/core';
+import { amount, rangeAt, readingVerdict, type BuildStep, type StepReading, type StepSheet } from '@sprocket/core';
 import { buildActions } from '../../app/buildSlice.ts';
 import { useBuild, useSend } from '../../app/store.ts';
 import { AmountField } from '../../ui/AmountField.tsx';
@@ -62,6 +62,7 @@ function Reading({ step, reading, ahead, onAhead }: Omit<ReadingsProps, 'reading
       onAhead(si === null ? others : { ...others, [reading.id]: si });
     }
   };
+  const [least, most] = rangeAt(reading.path);
   const off = verdict === 'low' || verdict === 'high';
   return (
     <div className={off ? 'reading reading-off' : 'reading'}>
@@ -69,6 +70,8 @@ function Reading({ step, reading, ahead, onAhead }: Omit<ReadingsProps, 'reading
         label={reading.what}
         dimension={reading.dimension}
         value={value}
+        min={least}
+        max={most}
         onValue={(si) => put(si)}
         onEmpty={() => put(null)}
       />
