@@ -224,7 +224,7 @@ export { type BuyingSheet, buyingSheet } from './work/buying.ts';
 export { inWorkshopOf } from './build/workshop.ts';
 export { type Bench, type Weekly } from './build/bench.ts';
 export { type DonorThing } from './work/donorThings.ts';
-export { type BuildTime, buildTime } from './work/buildSchedule.ts';
+export { benchNow, type BuildTime, buildTime } from './work/buildSchedule.ts';
 export { type BenchNeed } from './work/steps/needs.ts';
 export { type BuildStep, type StepReading, type StepThing, type ThingState } from './work/steps/step.ts';
 export { paceOf } from './work/steps/pace.ts';
@@ -236,7 +236,7 @@ export { changesFor, type Differing, differingAt, type DifferingFrom, leftOutCha
 export { rangeAt } from './work/steps/ranges.ts';
 export { type ReadingTaken, withReading } from './work/steps/readingTaken.ts';
 export { type Built, type Otherwise, otherwiseSchema } from './build/asBuilt.ts';
-export { stillBuilt, withValue } from './build/differ.ts';
+export { stillBuilt, takenBack, withValue } from './build/differ.ts';
 export { type BesidePlan, besidePlan } from './plan/besidePlan.ts';
 export { orderFrom, purchaseOrders, putLine, remindersOf } from './work/lineMoves.ts';
 export { invoiceOf, quotationOf } from './work/quotation.ts';

@@ -72,6 +72,8 @@ export const otherwiseSchema = z.object({
     )
     .max(4)
     .default([]),
+  /** The whole step was left out by it. */
+  leftOut: z.boolean().default(false),
   /** What was done, in the builder's words. */
   what: z.string().trim().max(1000).default(''),
 });

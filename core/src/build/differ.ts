@@ -71,3 +71,23 @@ export function asPlanned(build: Build): Build | null {
 export function stillBuilt(build: Build, { changes }: Otherwise): boolean {
   return changes.every(({ path, is }) => equal(valueAt(build, path), is));
 }
+
+/**
+ * The build without a thing built otherwise: what was planned stands again, unless it was changed since; a step that was
+ * left out by it is to be done again. Pure.
+ */
+export function takenBack(build: Build, id: string): Build {
+  const told = build.built.otherwise.find((o) => o.id === id);
+  if (!told) return build;
+  const back = stillBuilt(build, told)
+    ? [...told.changes].reverse().reduce((b, { path, was }) => withValue(b, path, was), build)
+    : build;
+  const done = Object.fromEntries(
+    Object.entries(back.bench.done).filter(([step, d]) => !(told.leftOut && step === told.step && d.leftOut)),
+  );
+  return {
+    ...back,
+    bench: { ...back.bench, done },
+    built: { ...back.built, otherwise: back.built.otherwise.filter((o) => o !== told) },
+  };
+}

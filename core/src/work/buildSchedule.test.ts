@@ -2,7 +2,7 @@ import { expect } from 'chai';
 import { usualBench, type Bench } from '../build/bench.ts';
 import { usualBill, usualLine, type Bill, type LineChoice } from '../build/bill.ts';
 import { minutesOf, momentText } from '../quantity/dates.ts';
-import { arrivalsOf, benchWindows, buildTime, UNASKED } from './buildSchedule.ts';
+import { arrivalsOf, benchNow, benchWindows, buildTime, UNASKED } from './buildSchedule.ts';
 import type { BillLine } from './bill.ts';
 import type { BuildStep } from './steps/step.ts';
 
@@ -186,6 +186,16 @@ describe('the time of a build', () => {
     // A minute before it has waited out it is held; then it can be begun.
     expect(timeOf(steps, [], {}, { now: minutesOf('2026-03-07T11:59') }).ready).to.deep.equal(['fit']);
     expect(timeOf(steps, [], {}, { now: minutesOf('2026-03-07T12:00') }).ready).to.have.members(['fit', 'press']);
+  });
+
+  it('what can be begun is known at once, without a schedule: the same as with one', () => {
+    const steps = [step('a', 10), step('b', 10), step('c', 10, { after: after('a') })];
+    const lines = [line('pack')];
+    const given = { steps, needs: [], fits: { pack: 'b' } };
+    const at = benchNow(given, lines, usualBill(), NOW);
+    expect(at).to.deep.equal({ ready: ['a'], held: [{ step: 'b', lines: ['pack'], waits: [] }] });
+    const whole = buildTime(given, lines, usualBench(), usualBill(), NOW);
+    expect([whole.ready, whole.held]).to.deep.equal([at.ready, at.held]);
   });
 
   it('the best thing to begin with is the one the schedule begins with', () => {

@@ -159,6 +159,45 @@ function gatesOf(
   return own;
 }
 
+/** When a step done has waited out, min; long ago where it does not wait. */
+const waitedOut = (step: BuildStep | undefined): number =>
+  step && step.doneOn !== null && step.wait ? minutesOf(step.doneOn) + step.wait.minutes : -Infinity;
+
+/** Steps whose befores are all done: those that can be begun at a moment, and those that wait for a part or wait out. */
+function canBegin(
+  { steps, needs, fits }: BenchSteps,
+  arrivals: readonly Coming[],
+  now: number,
+): { held: Held[]; ready: BuildStep[] } {
+  const left = steps.filter((s) => s.doneOn === null);
+  const byId = new Map(steps.map((s) => [s.id, s]));
+  const own = gatesOf(left, arrivals, fits, needs);
+  const held: Held[] = [];
+  const ready: BuildStep[] = [];
+  for (const step of left) {
+    const keys = [...(own.get(step.id) ?? [])];
+    const waits = step.after.map((a) => a.step).filter((id) => waitedOut(byId.get(id)) > now);
+    if (step.after.some((a) => byId.get(a.step)?.doneOn === null)) continue;
+    if (keys.length > 0 || waits.length > 0) held.push({ step: step.id, lines: keys, waits });
+    else ready.push(step);
+  }
+  return { held, ready };
+}
+
+/**
+ * What can be begun at a moment and what is held, in the steps' own order: at once, without laying anything out in time.
+ * @param now min since 1970 of the local clock
+ */
+export function benchNow(
+  given: BenchSteps,
+  lines: readonly BillLine[],
+  bill: Bill,
+  now: number,
+): { ready: string[]; held: Held[] } {
+  const { held, ready } = canBegin(given, arrivalsOf(lines, bill, now), now);
+  return { ready: ready.map((s) => s.id), held };
+}
+
 /**
  * The time of a build from its steps, its bench times and what is on its way. Pure: the same moment gives the same
  * answer; the chance is drawn from a fixed seed.
@@ -176,24 +215,13 @@ export function buildTime(
   const left = steps.filter((s) => s.doneOn === null);
   const byId = new Map(steps.map((s) => [s.id, s]));
   const own = gatesOf(left, arrivals, fits, needs);
-  const over = (step: BuildStep | undefined): number =>
-    step && step.doneOn !== null && step.wait ? minutesOf(step.doneOn) + step.wait.minutes : -Infinity;
-
-  const held: Held[] = [];
-  const ready: BuildStep[] = [];
-  for (const step of left) {
-    const keys = [...(own.get(step.id) ?? [])];
-    const waits = step.after.map((a) => a.step).filter((id) => over(byId.get(id)) > now);
-    if (step.after.some((a) => byId.get(a.step)?.doneOn === null)) continue;
-    if (keys.length > 0 || waits.length > 0) held.push({ step: step.id, lines: keys, waits });
-    else ready.push(step);
-  }
+  const { held, ready } = canBegin({ steps, needs, fits }, arrivals, now);
   const made: ScheduleCase = {
     hands: bench.hands,
     windows,
     gates: [
       ...arrivals.map((a): Gate => ({ id: a.key, from: Math.ceil(daysAt(dayRange(a), bill.chance)) * 1440 + ARRIVES })),
-      ...steps.flatMap((s): Gate[] => (over(s) > now ? [{ id: `wait ${s.id}`, from: over(s) }] : [])),
+      ...steps.flatMap((s): Gate[] => (waitedOut(s) > now ? [{ id: `wait ${s.id}`, from: waitedOut(s) }] : [])),
     ],
     tasks: left.map((s): Task => ({
       id: s.id,
@@ -204,7 +232,7 @@ export function buildTime(
       waitMinutes: s.wait?.minutes ?? 0,
       needs: [
         ...(own.get(s.id) ?? []),
-        ...s.after.flatMap(({ step }) => (over(byId.get(step)) > now ? [`wait ${step}`] : [])),
+        ...s.after.flatMap(({ step }) => (waitedOut(byId.get(step)) > now ? [`wait ${step}`] : [])),
       ],
       tools: s.tools,
       splittable: s.minutes > SPLIT_FROM,

@@ -265,6 +265,32 @@ describe('what the builder decided', () => {
     expect(after(buildActions.otherwiseTakenBack(edit('nobody'))).built.otherwise).to.deep.equal([]);
   });
 
+  it('a step left out and then not left out after all: what that changed stands as planned again, both ways back', () => {
+    const step = { id: 'arms-ready', place: 'rear axle' as const, part: 'k', undoes: null, told: 10 };
+    const told = otherwiseSchema.parse({
+      id: 'o2',
+      step: step.id,
+      at: '2026-03-01T10:00',
+      reason: 'no arms came',
+      changes: [{ path: 'choice.torqueArms', was: 1, is: 0 }],
+      leftOut: true,
+    });
+    const left = [
+      buildActions.builtOtherwise(edit(told)),
+      buildActions.stepMarked(edit({ step, as: { at: '2026-03-01T10:00', leftOut: true } })),
+    ];
+    expect(after(...left).choice.torqueArms).to.equal(0);
+    for (const back of [
+      buildActions.otherwiseTakenBack(edit('o2')),
+      buildActions.stepMarked(edit({ step, as: null })),
+    ]) {
+      const build = after(...left, back);
+      expect(build.choice.torqueArms).to.equal(1);
+      expect(build.bench.done).to.deep.equal({});
+      expect(build.built.otherwise).to.deep.equal([]);
+    }
+  });
+
   it('suppliers go with what they ask; offers take the place of the same ones’ for the same part', () => {
     const quay = { id: 'quay', name: 'Quay', shipping: 5, freeFrom: null, lithium: true, islands: null };
     const offer = {

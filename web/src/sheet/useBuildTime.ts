@@ -1,23 +1,18 @@
-import { minutesOf, type BuildTime } from '@sprocket/core';
-import { useEffect, useMemo, useState } from 'react';
+import type { BuildTime } from '@sprocket/core';
+import { useMemo } from 'react';
 import { useBuild } from '../app/store.ts';
+import { useMinute } from './useMinute.ts';
 import { usePlan } from './PlanProvider.tsx';
-import { thisMinute } from '../ui/today.ts';
 import { benchWorker, useWorkerAnswer } from '../workers/core.ts';
 
 /** The clock as the bench needs it, min since 1970, local: a new answer every so often. */
 const EVERY = 5;
-const nowIn = (): number => Math.floor(minutesOf(thisMinute()) / EVERY) * EVERY;
 
 /** What is reckoned off the page, and whether a newer answer is on its way. The last one stays meanwhile. */
 export function useBuildTime(): { time: BuildTime | null; stale: boolean } {
   const { bench: choice, bill: choices } = useBuild();
   const { bill, bench: planned } = usePlan();
-  const [now, setNow] = useState(nowIn);
-  useEffect(() => {
-    const timer = setInterval(() => setNow(nowIn()), 60_000);
-    return () => clearInterval(timer);
-  }, []);
+  const now = useMinute(EVERY);
   // The words of the steps are not needed there, and are long.
   const bench = useMemo(
     () => ({ steps: planned.steps, needs: planned.needs, fits: planned.fits }),

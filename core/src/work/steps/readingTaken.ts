@@ -62,6 +62,7 @@ export function withReading(build: Build, { step, reading, value, at, by }: Read
     by,
     reason: 'read off at the bench',
     changes: [{ path, was, is }],
+    leftOut: false,
     what: '',
   };
   const read = withValue(marked, path, is);

@@ -1,6 +1,6 @@
 import type { PayloadAction } from '@reduxjs/toolkit';
 import {
-  stillBuilt,
+  takenBack,
   withReading,
   withStepMarked,
   withValue,
@@ -38,6 +38,9 @@ export const benchReducers = {
   ) {
     if (!state.build) return;
     const { step, as, lines } = action.payload.value;
+    // Done after all, a step that was left out takes what that changed back with it.
+    const left = as === null ? state.build.built.otherwise.find((o) => o.leftOut && o.step === step.id) : undefined;
+    if (left) state.build = takenBack(state.build as Build, left.id);
     state.build.bench.done = withStepMarked(state.build.bench.done, step, as);
     for (const { key, state: stands } of lines ?? []) {
       const line = state.build.bill.lines[key];
@@ -57,13 +60,7 @@ export const benchReducers = {
   },
   /** Taken back: what was planned stands again, unless it was changed since. */
   otherwiseTakenBack(state: BuildState, action: PayloadAction<Edit<string>>) {
-    const build = state.build as Build | null;
-    const told = build?.built.otherwise.find((o) => o.id === action.payload.value);
-    if (!build || !told) return;
-    const back = stillBuilt(build, told)
-      ? [...told.changes].reverse().reduce((b, { path, was }) => withValue(b, path, was), build)
-      : build;
-    state.build = { ...back, built: { ...back.built, otherwise: back.built.otherwise.filter((o) => o !== told) } };
+    if (state.build) state.build = takenBack(state.build as Build, action.payload.value);
   },
   builtEdited(state: BuildState, action: PayloadAction<Edit<Partial<Built>>>) {
     if (state.build) Object.assign(state.build.built, action.payload.value);

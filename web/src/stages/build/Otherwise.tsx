@@ -92,6 +92,7 @@ function Tell({ step, offers, from }: { step: BuildStep; offers: readonly Differ
       by: from.build.built.builder,
       reason,
       changes,
+      leftOut: what === LEFT_OUT,
       what: what === LEFT_OUT ? 'left out' : words,
     });
     if (!read.success) {

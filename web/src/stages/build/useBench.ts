@@ -1,7 +1,8 @@
-import type { BuildStep, BuildTime } from '@sprocket/core';
+import { benchNow, type BuildStep } from '@sprocket/core';
 import { useMemo } from 'react';
+import { useBuild } from '../../app/store.ts';
 import { usePlan } from '../../sheet/PlanProvider.tsx';
-import { useBuildTime } from '../../sheet/useBuildTime.ts';
+import { useMinute } from '../../sheet/useMinute.ts';
 
 export type Standing = 'done' | 'now' | 'held' | 'later';
 
@@ -16,18 +17,18 @@ export interface BenchNow {
   standing: (step: BuildStep) => Standing;
   /** What a step waits for that is not here or not over, in words. */
   waits: (step: BuildStep) => string[];
-  time: BuildTime | null;
 }
 
-/** How the bench stands; what lies here and what is over comes from the worker, what comes before what is known at once. */
+/** How the bench stands at this minute: what lies here, what has waited out, what comes before what. */
 export function useBench(): BenchNow {
   const { bench, bill } = usePlan();
-  const { time } = useBuildTime();
+  const { bill: choices } = useBuild();
+  const now = useMinute();
   return useMemo(() => {
     const byId = new Map(bench.steps.map((s) => [s.id, s]));
     const steps = bench.order.flatMap((id) => byId.get(id) ?? []);
     const names = new Map(bill.lines.map((l) => [l.key, l.name]));
-    const held = new Map(time?.held.map((h) => [h.step, h]));
+    const held = new Map(benchNow(bench, bill.lines, choices, now).held.map((h) => [h.step, h]));
     const standing = (s: BuildStep): Standing =>
       s.doneOn !== null
         ? 'done'
@@ -53,7 +54,6 @@ export function useBench(): BenchNow {
             ]
           : [];
       },
-      time,
     };
-  }, [bench, bill, time]);
+  }, [bench, bill, choices, now]);
 }
