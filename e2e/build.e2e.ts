@@ -241,7 +241,54 @@ describe('build, a front hub on a folder', () => {
     expect(titles.some((t) => /cogs on the motor|Unscrew the bracket|hydraulic/.test(t))).to.equal(false);
   });
 
-  it('left out with a reason, one arm for two: the plan says what that comes to', async () => {
+  it('a whole step left out says why, and goes back whole', async () => {
+    await openStep(app, 'head-play');
+    await app.page.$eval('.otherwise summary', (s) => (s as HTMLElement).click());
+    await pick(app.page, 'What was otherwise', 'left out');
+    await fill(app.page, 'Why', 'the bearing was new last week');
+    await press(app.page, 'Keep it as built');
+    await waitForText(app.page, '.step-done-line', /^Left out/);
+    expect(await textOf(app.page, '.told-row')).to.match(/left out[\s\S]*new last week/);
+    await press(app.page, 'Not done after all');
+    await app.page.waitForFunction(() => !document.querySelector('.step-done-line, .told-row'));
+  });
+
+  it('keeps the screen on, speaks only when asked to, and takes a photo from the camera or from a file', async () => {
+    await app.page.evaluate(() => {
+      const seen = { spoken: [] as string[], locks: 0 };
+      Object.assign(window, { seen });
+      Object.defineProperty(window.speechSynthesis, 'speak', {
+        value(words: SpeechSynthesisUtterance) {
+          seen.spoken.push(words.text);
+        },
+      });
+      Object.defineProperty(navigator, 'wakeLock', {
+        value: {
+          request() {
+            seen.locks++;
+            return Promise.resolve({ release: () => Promise.resolve() });
+          },
+        },
+      });
+    });
+    const seen = (): Promise<{ spoken: string[]; locks: number }> =>
+      app.page.evaluate(() => (window as unknown as { seen: { spoken: string[]; locks: number } }).seen);
+    await press(app.page, 'Stand view');
+    await app.page.waitForSelector('.stand');
+    expect(await seen()).to.deep.equal({ spoken: [], locks: 1 });
+    await press(app.page, 'Voice off');
+    await press(app.page, 'Voice on');
+    expect((await seen()).spoken).to.have.length(1);
+    expect((await seen()).spoken[0]).to.include(await standTitle(app));
+    await press(app.page, 'Stubborn, photo, note');
+    expect(
+      await app.page.$$eval('.stand input[type="file"]', (all) => all.map((i) => i.getAttribute('capture'))),
+    ).to.deep.equal(['environment', null]);
+    await app.page.keyboard.press('Escape');
+    await app.page.waitForFunction(() => !document.querySelector('.stand'));
+  });
+
+  it('no arm for two, and why: the plan says what that comes to', async () => {
     await openStep(app, 'arms-ready');
     await app.page.$eval('.otherwise summary', (s) => (s as HTMLElement).click());
     await pick(app.page, 'What was otherwise', 'choice.torqueArms');
