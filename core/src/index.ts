@@ -235,7 +235,7 @@ export { doneAfter, type MarkedStep, type StepMarking, withStepMarked } from './
 export { changesFor, type Differing, differingAt, type DifferingFrom, leftOutChanges } from './work/steps/differing.ts';
 export { rangeAt } from './work/steps/ranges.ts';
 export { type ReadingTaken, withReading } from './work/steps/readingTaken.ts';
-export { type Built, type Otherwise, otherwiseSchema } from './build/asBuilt.ts';
+export { type Built, MOST_OTHERWISE, type Otherwise, otherwiseSchema } from './build/asBuilt.ts';
 export { stillBuilt, takenBack, withValue } from './build/differ.ts';
 export { type BesidePlan, besidePlan } from './plan/besidePlan.ts';
 export { orderFrom, purchaseOrders, putLine, remindersOf } from './work/lineMoves.ts';

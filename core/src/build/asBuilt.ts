@@ -79,6 +79,9 @@ export const otherwiseSchema = z.object({
 });
 export type Otherwise = z.infer<typeof otherwiseSchema>;
 
+/** As many things built otherwise as a build keeps. */
+export const MOST_OTHERWISE = 300;
+
 /** Who works, and what was built otherwise than planned. */
 export const builtSchema = z.object({
   /** Who is at the bench now: written under each step done. */
@@ -88,7 +91,7 @@ export const builtSchema = z.object({
     .array(z.object({ by: person, sum: z.number().min(-10_000).max(10_000), count: z.int().min(0).max(10_000) }))
     .max(40)
     .default([]),
-  otherwise: z.array(otherwiseSchema).max(300).default([]),
+  otherwise: z.array(otherwiseSchema).max(MOST_OTHERWISE).default([]),
 });
 export type Built = z.infer<typeof builtSchema>;
 

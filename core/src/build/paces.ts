@@ -10,7 +10,9 @@ export interface Known {
  * What the steps done by a person tell of their pace, with what builds before this one told; steps left out, not timed
  * or of others tell nothing.
  */
-export function knownOf({ bench, built }: Pick<Build, 'bench' | 'built'>, by: string): Known {
+export function knownOf({ bench, built }: Pick<Build, 'bench' | 'built'>, name: string): Known {
+  // A name is kept without the space somebody is still typing after it.
+  const by = name.trim();
   const before = built.paces.find((p) => p.by === by);
   const known: Known = { sum: before?.sum ?? 0, count: before?.count ?? 0 };
   for (const d of Object.values(bench.done))

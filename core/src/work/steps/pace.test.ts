@@ -51,6 +51,7 @@ describe('a person’s own pace', () => {
       d: record({ minutes: null }),
     });
     expect(knownOf(build, 'Ada')).to.deep.equal({ sum: Math.log(3), count: 1 });
+    expect(knownOf(build, 'Ada ')).to.deep.equal(knownOf(build, 'Ada'));
     expect(knownOf(build, 'Cy')).to.deep.equal({ sum: 0, count: 0 });
     expect(peopleOf(build)).to.deep.equal(['Ada', 'Bo']);
   });

@@ -1,5 +1,5 @@
 import equal from 'fast-deep-equal';
-import type { Otherwise } from '../../build/asBuilt.ts';
+import { MOST_OTHERWISE, type Otherwise } from '../../build/asBuilt.ts';
 import type { Build } from '../../build/build.ts';
 import { valueAt, withValue } from '../../build/differ.ts';
 import { withStepMarked, type MarkedStep } from './marking.ts';
@@ -54,6 +54,8 @@ export function withReading(build: Build, { step, reading, value, at, by }: Read
     const back = ours ? withValue(marked, path, was) : marked;
     return { ...back, built: { ...back.built, otherwise: others } };
   }
+  // The reading itself is kept with its step; only a record too many is not.
+  if (others.length >= MOST_OTHERWISE) return marked;
   const is = written(path, value, reading.what, at);
   const told: Otherwise = {
     id,

@@ -3,6 +3,7 @@ import {
   changesFor,
   differingAt,
   leftOutChanges,
+  MOST_OTHERWISE,
   otherwiseSchema,
   type BuildStep,
   type Differing,
@@ -70,6 +71,10 @@ function Tell({ step, offers, from }: { step: BuildStep; offers: readonly Differ
   const tell = (): void => {
     if (reason.trim() === '') {
       setFault('Say why: the next person at it will ask.');
+      return;
+    }
+    if (from.build.built.otherwise.length >= MOST_OTHERWISE) {
+      setFault(`${MOST_OTHERWISE} things are kept, as many as a build’s file carries: take one back first.`);
       return;
     }
     let changes: Told['changes'] = [];
