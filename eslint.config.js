@@ -11,6 +11,7 @@ const LONG = [
   'e2e/*.ts',
   'core/src/donor/items/*.ts',
   'core/src/parts/shelf/*.ts',
+  'core/src/proof/faults/data/*.ts',
   'scripts/make-demo.ts',
   'core/src/donor/geometry.ts',
   'core/src/layout/place.ts',

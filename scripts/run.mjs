@@ -112,6 +112,9 @@ switch (task) {
   case 'buy':
     tsx('cli/src/buy.ts', rest);
     break;
+  case 'faults':
+    tsx('cli/src/faults.ts', rest);
+    break;
   case 'schedule':
     tsx('cli/src/schedule.ts', rest);
     break;
@@ -142,7 +145,7 @@ switch (task) {
     break;
   default:
     process.stderr.write(
-      'usage: npm run demo | start | verify | verify:long | mutate | plan | ride | buy | schedule | bench | shots\n',
+      'usage: npm run demo | start | verify | verify:long | mutate | plan | ride | buy | schedule | faults | bench | shots\n',
     );
     process.exit(2);
 }

@@ -9,7 +9,7 @@ import { parseJson, type ReadProblem, type ReadResult } from '@sprocket/core';
 export function runCases<T>(
   name: string,
   read: (value: unknown) => ReadResult<T>,
-  run: (value: T) => object,
+  run: (value: T, file: string) => object,
   files: readonly string[],
   whereOf: (value: T, error: unknown) => readonly ReadProblem[] | null = () => null,
 ): void {
@@ -37,7 +37,7 @@ export function runCases<T>(
       continue;
     }
     try {
-      process.stdout.write(JSON.stringify({ file, ...run(given.value) }) + '\n');
+      process.stdout.write(JSON.stringify({ file, ...run(given.value, file) }) + '\n');
     } catch (error) {
       const places = whereOf(given.value, error);
       if (places) for (const place of places) refuse(file, place.path, place.message);

@@ -8,7 +8,7 @@ import { fileURLToPath } from 'node:url';
 const root = fileURLToPath(new URL('../../', import.meta.url));
 
 function run(
-  task: 'ride' | 'plan' | 'buy' | 'schedule',
+  task: 'ride' | 'plan' | 'buy' | 'schedule' | 'faults',
   args: string[],
 ): { out: string; err: string; status: number | null } {
   const done = spawnSync(process.execPath, ['--import', 'tsx', join(root, `cli/src/${task}.ts`), ...args], {
@@ -105,5 +105,61 @@ describe('command line', () => {
     expect(done.status).to.equal(2);
     expect(done.err).to.match(/build\.json: brief: /);
     expect(done.out).to.equal('');
+  });
+
+  it('faults lists, looks, refuses by path and runs its lab', () => {
+    const list = JSON.parse(run('faults', ['--list']).out) as Record<string, { id: string; words?: string }[]>;
+    expect(list.symptoms?.length).to.be.at.least(14);
+    expect(list.faults?.length).to.be.at.least(40);
+    expect(list.tests?.length).to.be.at.least(50);
+    const good = join(folder, 'fault.json');
+    writeFileSync(
+      good,
+      JSON.stringify({ build: null, symptom: 'dead', answers: [{ test: 'lever-home', outcome: 'home' }], tools: [] }),
+    );
+    const bad = join(folder, 'fault-bad.json');
+    writeFileSync(
+      bad,
+      JSON.stringify({
+        build: null,
+        symptom: 'deaf',
+        answers: [
+          { test: 'lever-home', outcome: 'odd' },
+          { test: 'lever-home', outcome: 'home' },
+          { test: 'none', outcome: 'x' },
+        ],
+        tools: ['axe'],
+      }),
+    );
+    const away = join(folder, 'fault-away.json');
+    writeFileSync(away, JSON.stringify({ build: 'nowhere.json', symptom: 'dead', answers: [], tools: [] }));
+    const built = join(folder, 'fault-built.json');
+    writeFileSync(
+      built,
+      JSON.stringify({
+        build: join(root, 'web/public/demo/builds/demo-trike.json'),
+        symptom: 'dead',
+        answers: [],
+        tools: [],
+      }),
+    );
+    const { out, err, status } = run('faults', [good, bad, away, built]);
+    expect(status).to.equal(2);
+    const lines = out
+      .trim()
+      .split('\n')
+      .map((l) => JSON.parse(l) as Record<string, unknown>);
+    expect(lines.map((l) => l.file)).to.deep.equal([good, built]);
+    const causes = lines[0]?.faults as { id: string; p: number }[];
+    expect(causes.reduce((sum, c) => sum + c.p, 0)).to.be.closeTo(1, 1e-9);
+    expect(lines[0]?.next).to.have.keys('test', 'bits', 'minutes');
+    expect(lines[0]?.repair).to.equal(null);
+    for (const path of ['symptom', 'answers[0].outcome', 'answers[1].test', 'answers[2].test', 'tools[0]'])
+      expect(err).to.include(`${bad}: ${path}: `);
+    expect(err).to.include(`${away}: build: no file nowhere.json`);
+    const lab = run('faults', ['--lab', '50', '--seed', '1']);
+    expect(JSON.parse(lab.out)).to.include({ draws: 50 });
+    expect(run('faults', ['--lab', 'many']).status).to.equal(2);
+    expect(run('faults', ['--lab', '5', '--build', 'nowhere.json']).err).to.include('no file nowhere.json');
   });
 });

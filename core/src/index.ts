@@ -243,6 +243,11 @@ export { invoiceOf, quotationOf } from './work/quotation.ts';
 export { integerSolver } from './work/highs.ts';
 export { type RemedyFacts, remedyFacts } from './work/wanted.ts';
 
+// Proving and the fault finder
+export { anyVehicle, faultFacts, type FaultFacts } from './proof/faults/faultFacts.ts';
+export { faultList, readFaultCase, runFaultCase } from './proof/faults/case.ts';
+export { faultLab } from './proof/faults/lab.ts';
+
 // The judgement
 export { kitRules } from './fit/allRules.ts';
 export { type Evidence, type Finding } from './fit/finding.ts';
