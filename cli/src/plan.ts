@@ -7,8 +7,11 @@ import {
   judgeCandidates,
   planChosen,
   planContext,
+  proofSheet,
   readBuild,
+  ridesOn,
   starterShelf,
+  together,
   verdictEdges,
   verdictWords,
   wholePlan,
@@ -59,14 +62,21 @@ function report(build: Build, plan: BuildPlan): string {
   return lines.join('\n') + '\n';
 }
 
+/** Rides drawn for the bands of Proving. */
+const DRAWN = 200;
+
 /** The plan with, for each finding on what is chosen, what would change it; under the names its JSON has always had as well. */
 function asDocument(context: PlanContext, plan: BuildPlan) {
   const { brief, donor, drive, pack, gearing, wiring } = plan;
+  const { day } = context.build.proving;
+  const rides = ridesOn(context, day, DRAWN);
+  const proving = proofSheet(context, wiring.all?.checks ?? [], rides && { conditions: day, rides });
   return {
     ...plan,
     ...brief,
     ...donor,
     gears: gearing.rows,
+    proving: proving && { ...proving, together: together(context, proving) },
     band: pack.band,
     layout: {
       ...pack.layout,

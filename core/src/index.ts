@@ -247,6 +247,8 @@ export { type RemedyFacts, remedyFacts } from './work/wanted.ts';
 export { anyVehicle, faultFacts, type FaultFacts } from './proof/faults/faultFacts.ts';
 export { faultList, readFaultCase, runFaultCase } from './proof/faults/case.ts';
 export { faultLab } from './proof/faults/lab.ts';
+export { proofSheet, ridesOn } from './proof/protocol.ts';
+export { together } from './proof/together.ts';
 
 // The judgement
 export { kitRules } from './fit/allRules.ts';

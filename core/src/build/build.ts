@@ -9,13 +9,16 @@ import { billSchema, usualBill } from './bill.ts';
 import { briefSchema, usualBrief } from './brief.ts';
 import { choiceSchema, usualChoice } from './choice.ts';
 import { fixSchema } from './fixes.ts';
+import { logSchema, usualLog } from './log.ts';
 import { overrideSchema } from './overrides.ts';
+import { provingSchema, usualProving } from './proving.ts';
 import { schoolsSchema, usualSchools } from './schools.ts';
+import { tunedSchema, usualTuned } from './tuned.ts';
 import { usualWeights, weightsSchema } from './weights.ts';
 import { usualWiring, wiringSchema } from './wiring.ts';
 
 export const BUILD_SCHEMA = 'jolly-sprocket/build';
-export const BUILD_VERSION = 9;
+export const BUILD_VERSION = 10;
 
 /** Everything a person said, measured and chose, a section a file. The only truth: plans are derived from it. */
 export const buildSchema = z.object({
@@ -45,6 +48,12 @@ export const buildSchema = z.object({
   bench: benchSchema.prefault({}),
   /** What was built otherwise than planned. */
   built: builtSchema.prefault({}),
+  /** What was tried, seen, searched for and mended. */
+  proving: provingSchema.prefault({}),
+  /** What tests told of the vehicle itself. */
+  tuned: tunedSchema.prefault({}),
+  /** Rides that were ridden. */
+  log: logSchema.prefault({}),
   /** What was measured of parts when they arrived, by part id: it counts above their data. */
   arrivals: z.record(z.string().max(80), arrivalSchema).default({}),
   /** How often it was written, by whoever wrote it: two versions of one build are told apart and merged by it. */
@@ -75,6 +84,9 @@ export function newBuild(id: string, name: string, now: string): Build {
     bill: usualBill(),
     bench: usualBench(),
     built: usualBuilt(),
+    proving: usualProving(),
+    tuned: usualTuned(),
+    log: usualLog(),
     arrivals: {},
     revision: 0,
     createdAt: now,

@@ -9,10 +9,14 @@ export interface OwnMass {
 
 /**
  * What the vehicle weighs by itself: as frozen at the beginning, else as weighed, else a common one of its kind; with
- * what was taken off and put on since. The one place that says so.
+ * what was taken off and put on since, and what the weigh-in at Proving found besides. The one place that says so.
  */
-export function ownMass({ donor, weights }: Pick<Build, 'donor' | 'weights'>): OwnMass {
+export function ownMass({ donor, weights, tuned }: Pick<Build, 'donor' | 'weights' | 'tuned'>): OwnMass {
   const weighed = weights.baseline?.kg ?? donor.survey.vehicleMass?.value;
   const changed = weights.changes.reduce((sum, change) => sum + change.kg, 0);
-  return { kg: Math.max(1, (weighed ?? commonFrame[donor.kind].vehicleMass) + changed), known: weighed !== undefined };
+  const found = tuned.massKg?.by ?? 0;
+  return {
+    kg: Math.max(1, (weighed ?? commonFrame[donor.kind].vehicleMass) + changed + found),
+    known: weighed !== undefined || tuned.massKg !== null,
+  };
 }

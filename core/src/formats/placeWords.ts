@@ -21,6 +21,9 @@ const sections: Record<string, string> = {
   wiring: 'Wiring',
   bench: 'Bench',
   built: 'As built',
+  proving: 'Proving',
+  tuned: 'Tuned to tests',
+  log: 'Logbook',
 };
 
 /** Fields as their screens name them, and what their numbers measure. */

@@ -1,14 +1,10 @@
 import type { Amount, Phrase } from '../quantity/format.ts';
+import type { SumLine } from '../quantity/sum.ts';
+
+export type { SumLine } from '../quantity/sum.ts';
 
 export const figureIds = ['range', 'topSpeed', 'startGrade', 'climb', 'mass', 'price'] as const;
 export type FigureId = (typeof figureIds)[number];
-
-/** One line of a sum: what, how much, where from. */
-export interface SumLine {
-  label: string;
-  value: Amount | string;
-  from: string;
-}
 
 /** A figure of the tally with the sum behind it. */
 export interface Figure {

@@ -70,6 +70,9 @@ export function moneyOf(context: PlanContext, findings: readonly Finding[]): { m
     const kind = mends ? 'mending' : taken ? 'taken' : 'usual';
     wants.push(...remedy.takes.map((taking): Want => ({ taking, kind, by: finding.rule })));
   }
+  // What was decided on to cure a fault is bought as a remedy that was taken is.
+  for (const repair of build.proving.repairs)
+    wants.push(...repair.takes.map((taking): Want => ({ taking, kind: 'taken', by: `repair:${repair.repair}` })));
   const steps = stepsOf(context, doings);
   const needs = benchNeeds(steps, shelf, build.bill, new Set(wants.map((w) => w.taking.part)));
   wants.push(...benchWants(needs));

@@ -3,7 +3,7 @@ import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 import type { Brief, Route } from '../build/brief.ts';
 import { SPREAD } from '../constants.ts';
 import { routeSegments } from './route.ts';
-import { cutRoute, simulate } from './simulate.ts';
+import { cutRoute, simulate, type RouteSteps } from './simulate.ts';
 import type { RideSystem } from './system.ts';
 
 /** Uncertain inputs, in the order they are drawn. */
@@ -72,8 +72,8 @@ export function drawOf(seed: number, index: number): Draw {
 /** Never let a draw turn a factor round: at most three standard deviations either way. */
 const held = (z: number): number => Math.max(-3, Math.min(3, z));
 
-/** One drawn ride: the road to empty, with one pass of it told apart. */
-export function rideDraw(job: SpreadJob, draw: Draw): DrawResult {
+/** Vehicle and road as a draw has them. */
+export function drawnRide(job: Omit<SpreadJob, 'seed'>, draw: Draw): { system: RideSystem; road: RouteSteps } {
   const { system, route, brief } = job;
   const { vehicle, rider, pack, air } = system;
   const drawn: RideSystem = {
@@ -96,7 +96,13 @@ export function rideDraw(job: SpreadJob, draw: Draw): DrawResult {
     }),
     0,
   );
-  const whole = simulate(drawn, road, { repeat: true, fine: true });
+  return { system: drawn, road };
+}
+
+/** One drawn ride: the road to empty, with one pass of it told apart. */
+export function rideDraw(job: SpreadJob, draw: Draw): DrawResult {
+  const { system, road } = drawnRide(job, draw);
+  const whole = simulate(system, road, { repeat: true, fine: true });
   return {
     rangeM: whole.distanceM,
     energyWh: whole.pass.energyWh,

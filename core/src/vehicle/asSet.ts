@@ -44,8 +44,12 @@ export function asSet(kit: Kit, settings: WiringChoice['settings']): Kit {
   };
 }
 
-/** Circumference of the wheel that a kit counts, from its tyre as measured or common, m. Sag and load make it 1 to 2 % less. */
+/**
+ * Circumference of the wheel that a kit counts, m: as it was rolled out at Proving, else from its tyre as measured or
+ * common; then sag and load make it 1 to 2 % less.
+ */
 export function rolledOut(build: Build, kit: Kit): number {
+  if (build.tuned.rolledM) return build.tuned.rolledM.is;
   const { survey, kind } = build.donor;
   const { newWheels } = build.choice;
   const tyre =

@@ -34,26 +34,28 @@ export function tyreRolling(tyre: TyreSize): number {
   return tyre.beadM < 0.4 ? base * SMALL_WHEEL_ROLLING : base;
 }
 
-/** Drag area of the posture with panniers, people in seats of their own and a trailer, m². */
+/** Drag area of the posture with panniers, people in seats of their own and a trailer, as tests tuned it, m². */
 export function dragArea(build: Build): number {
   const { brief } = build;
   const apart = peopleAboard(brief).filter((p) => p.seat !== 'main' && p.seat !== 'second' && p.seat !== 'box').length;
   return (
-    DRAG_AREA[brief.posture] + ((brief.panniers ? 1 : 0) + apart) * DRAG_AREA_PANNIERS + (brief.trailer?.cdaM2 ?? 0)
+    (DRAG_AREA[brief.posture] + ((brief.panniers ? 1 : 0) + apart) * DRAG_AREA_PANNIERS + (brief.trailer?.cdaM2 ?? 0)) *
+    (build.tuned.dragArea?.times ?? 1)
   );
 }
 
 /**
  * Rolling resistance of all that moves: each wheel's tyre by the load on it. Front and rear of the vehicle count as the
- * rear tyre; a trailer's tyres roll under what stands on its own axle, a pack that was put there with it.
+ * rear tyre; a trailer's tyres roll under what stands on its own axle, a pack that was put there with it. As tests tuned it.
  */
 export function rollingOf(build: Build, vehicle: Vehicle): number {
   const { trailer } = build.brief;
-  const own = tyreRolling(vehicle.tyres.rear);
+  const tuned = build.tuned.rolling?.times ?? 1;
+  const own = tyreRolling(vehicle.tyres.rear) * tuned;
   if (!trailer) return own;
   const onIt = vehicle.pack && build.choice.packPlace === 'trailer' ? vehicle.pack.massKg : 0;
   const share = trailerLoads(trailer, onIt).axleKg / vehicle.massKg;
-  return own * (1 - share) + tyreRolling(trailer.tyre) * share;
+  return own * (1 - share) + tyreRolling(trailer.tyre) * tuned * share;
 }
 
 /** Watts at the pedals of everybody who drives it, with the throttle or without. */
@@ -113,7 +115,10 @@ export function systemOf(build: Build, vehicle: Vehicle): RideSystem {
         ((isTrike(donor.kind) ? 1 : 0) + (brief.trailer?.wheels ?? 0)) * ROTATING_MASS_FURTHER_WHEEL,
       cdaM2: dragArea(build),
       crr: rollingOf(build, vehicle),
-      wheelRadiusM: tyreRadius(kit.hub?.place === 'front' ? tyres.front : tyres.rear),
+      wheelRadiusM:
+        build.tuned.rolledM === null
+          ? tyreRadius(kit.hub?.place === 'front' ? tyres.front : tyres.rear)
+          : build.tuned.rolledM.is / (2 * Math.PI),
       ring: gearing.ring,
       cogs,
       fixedCog: rider.neverShifts ? middle : null,

@@ -34,7 +34,7 @@ const count = (n: number, what: string): string => `${n} ${what}${n === 1 ? '' :
  */
 export function settingRows(build: Build, sold: Kit, pack: Pack | null): SettingRow[] {
   const { settings } = build.wiring;
-  const rolled = rolledOut(build, sold) * ROLLS;
+  const rolled = rolledOut(build, sold) * (build.tuned.rolledM ? 1 : ROLLS);
   const { controller, wiring, assist } = sold;
   const board = pack?.boardA ?? null;
   const kind =

@@ -151,7 +151,7 @@ describe('builds in the store', () => {
     await db.builds.put(old);
     const { id } = old;
     const kept = await readKept(id);
-    expect(kept?.ok && kept.build.version).to.equal(9);
+    expect(kept?.ok && kept.build.version).to.equal(10);
     await db.builds.put({ ...build('c'), brief: { heavy: true } } as unknown as Build);
     const broken = await readKept('c');
     expect(broken?.ok).to.equal(false);

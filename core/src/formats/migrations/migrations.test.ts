@@ -7,6 +7,7 @@ import { fromVersion1 } from './version1.ts';
 import { fromVersion2 } from './version2.ts';
 import { fromVersion3 } from './version3.ts';
 import { fromVersion8 } from './version8.ts';
+import { fromVersion9 } from './version9.ts';
 
 const fixtures = new URL('../../../test/builds/', import.meta.url);
 const text = (name: string): string => readFileSync(new URL(name, fixtures), 'utf8');
@@ -71,6 +72,16 @@ describe('migrations', () => {
       built: { builder: '', otherwise: [] },
     });
     expect(fromVersion8({ version: 8 })).to.deep.include({ bench: { done: {} } });
+  });
+
+  it('9 → 10 knows of nothing proved, tuned or ridden', () => {
+    expect(fromVersion9({ version: 9, name: 'x' })).to.deep.equal({
+      version: 10,
+      name: 'x',
+      proving: { results: [] },
+      tuned: { massKg: null },
+      log: { rides: [] },
+    });
   });
 
   it('leave today’s build and what is no object alone', () => {

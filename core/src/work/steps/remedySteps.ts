@@ -126,3 +126,32 @@ export function remedySteps(
     return same.reduce((longest, s) => (s.practised > longest.practised ? s : longest)) === step;
   });
 }
+
+/** A step for each repair that was decided on at Proving: nothing stands before it, for the vehicle is built. */
+export function repairSteps(
+  { build }: PlanContext,
+  doneAt: (id: string, place: RemedyPlace, part: string | null) => Done | null,
+): BuildStep[] {
+  return build.proving.repairs.map(({ id: repair, words, place, minutes }): BuildStep => {
+    const id = `repair:${repair}`;
+    const told = Math.round(minutes * (build.bench.practised ? 1 : BEGINNER));
+    return {
+      id,
+      group: groupOf[place] ?? 'check',
+      place,
+      title: [words],
+      minutes: told,
+      practised: minutes,
+      told,
+      hands: 1,
+      tools: [],
+      supplies: {},
+      after: [],
+      wait: null,
+      rule: null,
+      undoes: null,
+      part: null,
+      doneOn: doneAt(id, place, null)?.at ?? null,
+    };
+  });
+}

@@ -5,7 +5,7 @@ import type { PlanContext } from '../../vehicle/context.ts';
 import { stepFacts, type StepFacts } from './facts.ts';
 import { stepLibrary } from './library.ts';
 import { atPace, paceOf } from './pace.ts';
-import { remedySteps, type Doing } from './remedySteps.ts';
+import { remedySteps, repairSteps, type Doing } from './remedySteps.ts';
 import type { BuildStep, StepBefore, StepPart, StepSpec } from './step.ts';
 
 export { BEGINNER, doingsOf, type Doing } from './remedySteps.ts';
@@ -174,7 +174,7 @@ export function stepsOf(context: PlanContext, doings: readonly Doing[]): BuildSt
     for (const step of [...steps, ...fixes])
       if (step.doneOn === null && (step.place === undo.place || step.id === undo.undoes || step.id === 'first-power'))
         step.after.push({ step: undo.id, why: 'what was built for another plan is in the way' });
-  return paced([...undos, ...steps, ...fixes], context);
+  return paced([...undos, ...steps, ...fixes, ...repairSteps(context, doneAt)], context);
 }
 
 /** Steps still to do at the pace of who is at the bench. */

@@ -1,0 +1,474 @@
+import { NORMAL_90, SPREAD } from '../constants.ts';
+import { driveEfficiency, shaftRatio, windingOhm } from '../drive/motor.ts';
+import { ampsForWatts, capacityAh, packOhm, packVolts } from '../pack/battery.ts';
+import { amount } from '../quantity/format.ts';
+import type { SumLine } from '../quantity/sum.ts';
+import { flatRoute } from '../ride/route.ts';
+import { simulate } from '../ride/simulate.ts';
+import {
+  drawnRide,
+  drawOf,
+  percentile,
+  spreadInputs,
+  spreadInputWords,
+  type Band3,
+  type Draw,
+  type SpreadInput,
+} from '../ride/spread.ts';
+import { startGrade, steadyLoad, steadySpeed } from '../ride/steady.ts';
+import { deceleration } from '../safety/stopping.ts';
+import { rolledOut } from '../vehicle/asSet.ts';
+import { bandOf, INSTRUMENT, widened, type Band } from './band.ts';
+import { CONDITION_ERROR, type DaySystem } from './conditions.ts';
+import { noLoad, type NoLoad } from './noLoad.ts';
+import type { BandFrom, DrawnRides } from './test.ts';
+
+/** How well a rider holds brakes at the same pull, as a share of the way. Source: project. */
+const BRAKE_HAND = 0.12;
+/** Time from the mark to the pull where the rider knows it is coming, s, and how much it differs. Source: project. */
+const PULL = { s: 0.3, sd: 0.1 } as const;
+
+/** Nobody pedals: what the motor does alone. */
+export const alone = (on: DaySystem): DaySystem => ({
+  ...on,
+  system: { ...on.system, rider: { ...on.system.rider, powerW: 0 } },
+});
+
+/** A motor that nothing but pedalling brings to help is tried with the legs that the brief has. */
+export const asDriven = (from: BandFrom): DaySystem => (from.facts.throttle ? alone(from.on) : from.on);
+
+const at = (on: DaySystem, charge: number | null): DaySystem => (charge === null ? on : { ...on, charge });
+
+/** The wheel in the air at full power, held at the limit where there is one. */
+export function heldNoLoad({ system, charge }: DaySystem): NoLoad & { limited: boolean } {
+  const free = noLoad(system, charge);
+  const limit = system.controller.assistLimitMs;
+  if (limit === undefined || free.speedMs <= limit) return { ...free, limited: false };
+  const { motor, controller, vehicle } = system;
+  const wheelRadS = limit / vehicle.wheelRadiusM;
+  const shaftRadS = (free.shaftRadS * wheelRadS) / free.wheelRadS;
+  const motorA = (motor.coulombNm + motor.viscousNmS * shaftRadS) / motor.ktNmPerA;
+  const watts =
+    (motor.ktNmPerA * shaftRadS * motorA + windingOhm(motor.resistanceOhm, 20) * motorA ** 2) / controller.efficiency +
+    controller.standingW;
+  const packA = ampsForWatts(free.openV, packOhm(system.pack, charge), watts);
+  return {
+    ...free,
+    limited: true,
+    speedMs: limit,
+    wheelRadS,
+    shaftRadS,
+    motorA,
+    packA,
+    volts: free.openV - packA * packOhm(system.pack, charge),
+    packW: watts,
+  };
+}
+
+function noLoadSum(on: DaySystem): SumLine[] {
+  const { motor, vehicle, pack } = on.system;
+  const found = heldNoLoad(on);
+  return [
+    {
+      label: 'Volts at rest',
+      value: amount(found.openV, 'voltage', 2),
+      from: `${Math.round(on.charge * 100)} % charge`,
+    },
+    {
+      label: 'Volts with what it draws',
+      value: amount(found.volts, 'voltage', 2),
+      from: `less ${found.packA.toFixed(2)} A × ${(packOhm(pack, on.charge) * 1000).toFixed(0)} mΩ`,
+    },
+    {
+      label: 'Motor’s constant',
+      value: `${motor.ktNmPerA} N·m/A`,
+      from: 'kit data',
+    },
+    {
+      label: 'Winding',
+      value: amount(motor.resistanceOhm, 'resistance', 3),
+      from: 'at 20 °C',
+    },
+    {
+      label: 'Losses at the shaft',
+      value: `${motor.coulombNm} N·m + ${motor.viscousNmS} N·m·s`,
+      from: 'kit data',
+    },
+    {
+      label: 'Shaft turns',
+      value: `${found.shaftRadS.toFixed(1)} rad/s`,
+      from: found.limited ? 'held at the limit set' : '(V − R·Tc/kt) ÷ (kt + R·kv/kt)',
+    },
+    {
+      label: 'Wheel turns',
+      value: `${found.wheelRadS.toFixed(2)} rad/s`,
+      from: motor.place === 'mid' ? `÷ ${motor.reduction} × cog ÷ ring` : `÷ ${motor.reduction}`,
+    },
+    { label: 'Wheel’s radius', value: amount(vehicle.wheelRadiusM, 'size', 0), from: 'tyre' },
+    { label: 'In the winding', value: amount(found.motorA, 'current', 2), from: '(Tc + kv·ω) ÷ kt' },
+    {
+      label: 'Out of the battery',
+      value: amount(found.packA, 'current', 2),
+      from: 'kt·ω·I + R·I², ÷ efficiency, + standing',
+    },
+  ];
+}
+
+export const noLoadSpeed = ({ on, unsure }: BandFrom): Band =>
+  bandOf(
+    on,
+    unsure,
+    (d) => heldNoLoad(d).speedMs,
+    (mid) => mid * INSTRUMENT.speed,
+    noLoadSum(on),
+  );
+
+/** Losses of a motor of its kind differ by so much from its data. Source: project, samples of one kind. */
+const LOSS_SPREAD = 0.2;
+
+export function noLoadAmps({ on, unsure }: BandFrom): Band {
+  const lossier = {
+    words: `motor’s losses ±${LOSS_SPREAD * 100} %`,
+    id: 'load' as const,
+    moved: (d: DaySystem, z: number): DaySystem => ({
+      ...d,
+      system: {
+        ...d.system,
+        motor: {
+          ...d.system.motor,
+          coulombNm: d.system.motor.coulombNm * (1 + LOSS_SPREAD * z),
+          viscousNmS: d.system.motor.viscousNmS * (1 + LOSS_SPREAD * z),
+        },
+      },
+    }),
+  };
+  return bandOf(
+    on,
+    [...unsure, lossier],
+    (d) => heldNoLoad(d).packA,
+    (mid) => Math.max(0.05, mid * INSTRUMENT.amps),
+    noLoadSum(on),
+  );
+}
+
+function speedSum(on: DaySystem, grade: number): SumLine[] {
+  const { system, charge } = on;
+  const steady = steadySpeed(system, grade, charge);
+  const { drive } = steady;
+  return [
+    { label: 'Charge', value: amount(charge, 'share'), from: 'as recorded, else full' },
+    { label: 'All that moves', value: amount(system.vehicle.massKg, 'mass', 0), from: 'as recorded, else planned' },
+    { label: 'Drag area', value: `${system.vehicle.cdaM2.toFixed(3)} m²`, from: 'posture' },
+    { label: 'Rolling', value: system.vehicle.crr.toFixed(4), from: 'tyre and surface' },
+    { label: 'Wind against', value: amount(system.air.headwindMs, 'speed', 1), from: 'as recorded, else planned' },
+    ...(grade === 0 ? [] : [{ label: 'Grade', value: amount(grade, 'grade'), from: 'of the hill' }]),
+    {
+      label: 'Motor pulls',
+      value: amount(drive.motorN, 'force', 1),
+      from: `${drive.limit}, ${drive.motorAmps.toFixed(1)} A`,
+    },
+    { label: 'Legs push', value: amount(drive.riderN, 'force', 1), from: `${Math.round(drive.cadenceRpm)} rpm` },
+    { label: 'Load', value: amount(steady.loadN, 'force', 1), from: 'air + rolling + hill + drag' },
+    { label: 'Holds', value: amount(steady.speedMs, 'speed', 1), from: 'pull meets load' },
+  ];
+}
+
+/** Speed held on a grade at full power, at a charge or at that recorded. */
+export function heldSpeed(from: BandFrom, grade = 0, charge: number | null = null): Band {
+  const on = at(asDriven(from), charge);
+  return bandOf(
+    on,
+    from.unsure,
+    (d) => steadySpeed(d.system, grade, d.charge).speedMs,
+    (mid) => mid * INSTRUMENT.speed,
+    speedSum(on, grade),
+  );
+}
+
+/** Watts out of the battery that the motor takes to hold a speed on the flat by itself; NaN where it cannot. */
+export function cruiseWatts({ system, charge }: DaySystem, v: number): number {
+  const { motor, controller, vehicle, pack } = system;
+  // Levels and limits do not matter: it is the motor that holds this speed, however it is told to.
+  const cog = vehicle.fixedCog ?? (vehicle.cogs.at(-1) as number);
+  const k = shaftRatio(motor, vehicle.ring, cog);
+  const omega = (k * v) / vehicle.wheelRadiusM;
+  const force = steadyLoad(system, v, 0, 0);
+  const eta = driveEfficiency(motor, vehicle.drivetrainEfficiency);
+  const loss = motor.coulombNm + motor.viscousNmS * omega;
+  const torque = (Math.max(0, force) * vehicle.wheelRadiusM) / (k * eta) + loss;
+  const amps = torque / motor.ktNmPerA;
+  const watts =
+    (motor.ktNmPerA * omega * amps + windingOhm(motor.resistanceOhm, 20) * amps ** 2) / controller.efficiency +
+    controller.standingW;
+  // What the battery cannot give is not foretold.
+  return watts < packVolts(pack, charge) ** 2 / (4 * packOhm(pack, charge)) ? watts : NaN;
+}
+
+export function steadyWatts(from: BandFrom, v: number): Band | null {
+  const on = alone(from.on);
+  if (!Number.isFinite(cruiseWatts(on, v))) return null;
+  const { system } = on;
+  return bandOf(
+    on,
+    from.unsure,
+    (d) => cruiseWatts(d, v),
+    // Watts are volts times amps.
+    (mid) => mid * Math.hypot(INSTRUMENT.volts, INSTRUMENT.amps),
+    [
+      { label: 'At', value: amount(v, 'speed', 1), from: 'the speed to be held, legs still' },
+      { label: 'Road asks', value: amount(steadyLoad(system, v, 0, 0), 'force', 1), from: 'air + rolling' },
+      {
+        label: 'Out of the battery',
+        value: amount(cruiseWatts(on, v), 'power'),
+        from: 'tyre, gears, winding, losses, controller',
+      },
+    ],
+  );
+}
+
+/** Volts of the battery while it gives the controller's most. */
+export function fullLoadVolts({ system, charge }: DaySystem): number {
+  const open = packVolts(system.pack, charge);
+  return open - system.controller.batteryLimitA * packOhm(system.pack, charge);
+}
+
+export function loadedVolts(from: BandFrom): Band {
+  const { on, unsure } = from;
+  const cells = {
+    id: 'health' as const,
+    words: 'cells’ ohms ±20 %',
+    moved: (d: DaySystem, z: number): DaySystem => ({
+      ...d,
+      system: { ...d.system, pack: { ...d.system.pack, cellOhm: d.system.pack.cellOhm * (1 + 0.2 * z) } },
+    }),
+  };
+  const open = packVolts(on.system.pack, on.charge);
+  return bandOf(on, [...unsure, cells], fullLoadVolts, (mid) => mid * INSTRUMENT.volts, [
+    { label: 'Volts at rest', value: amount(open, 'voltage', 2), from: `${Math.round(on.charge * 100)} % charge` },
+    { label: 'Battery current', value: amount(on.system.controller.batteryLimitA, 'current', 1), from: 'as set' },
+    {
+      label: 'Ohms of cells and leads',
+      value: amount(packOhm(on.system.pack, on.charge), 'resistance', 3),
+      from: 'pack data',
+    },
+  ]);
+}
+
+export const restVolts = ({ on, unsure }: BandFrom): Band =>
+  bandOf(
+    on,
+    unsure.filter((u) => u.id === 'charge'),
+    (d) => packVolts(d.system.pack, d.charge),
+    (mid) => mid * INSTRUMENT.volts,
+    [
+      { label: 'Cells in a row', value: String(on.system.pack.series), from: 'pack data' },
+      {
+        label: 'A cell at that charge',
+        value: amount(packVolts(on.system.pack, on.charge) / on.system.pack.series, 'voltage', 2),
+        from: `${on.system.pack.chemistry}, at rest`,
+      },
+    ],
+  );
+
+/** Way from the mark, m: the pull, then v²/2a by the brakes, the road and what tips. */
+export function stopWay({ context: { stopping, systemMassKg }, on, conditions }: BandFrom, v: number): Band | null {
+  if (!stopping) return null;
+  // What the brakes stop goes with all that moves.
+  const scaled = { ...stopping, brakedKg: (stopping.brakedKg * on.system.vehicle.massKg) / systemMassKg };
+  const { dry, wet } = deceleration(scaled);
+  const a = conditions.wet ? wet : dry;
+  const way = v * PULL.s + (v * v) / (2 * a);
+  const half = NORMAL_90 * Math.hypot(((v * v) / (2 * a)) * BRAKE_HAND, v * PULL.sd);
+  // The mark is met at a speed read to three in a hundred: the way goes as its square.
+  const speedError = (v * PULL.s + (v * v) / a) * INSTRUMENT.speed;
+  return widened(
+    way,
+    half,
+    Math.hypot(way * INSTRUMENT.tape, speedError),
+    [
+      { words: `hand on the brake ±${BRAKE_HAND * 100} %`, half: NORMAL_90 * ((v * v) / (2 * a)) * BRAKE_HAND },
+      { words: `pull ±${PULL.sd} s`, half: NORMAL_90 * v * PULL.sd },
+    ],
+    [
+      { label: 'At', value: amount(v, 'speed', 0), from: 'as the test says' },
+      {
+        label: 'Slows by',
+        value: `${a.toFixed(2)} m/s²`,
+        from: conditions.wet ? 'brakes and road, wet' : 'brakes and road, dry',
+      },
+      { label: 'Until the pull bites', value: amount(v * PULL.s, 'height', 1), from: `${PULL.s} s` },
+      { label: 'Braking', value: amount((v * v) / (2 * a), 'height', 1), from: 'v² ÷ 2a' },
+    ],
+  );
+}
+
+/** Steepest start of the motor by itself on that day. */
+export function startsOn(from: BandFrom): Band {
+  const cap = from.context.startCap.grade;
+  const on = alone(from.on);
+  return bandOf(
+    on,
+    from.unsure,
+    (d) => Math.min(cap, startGrade(d.system, d.charge)),
+    () => INSTRUMENT.slope,
+    [
+      {
+        label: 'The motor alone',
+        value: amount(startGrade(on.system, on.charge), 'grade'),
+        from: 'full force at standstill',
+      },
+      { label: 'Tyre and balance', value: amount(cap, 'grade'), from: from.context.startCap.limit },
+    ],
+  );
+}
+
+/** Range until it fades, and energy a kilometre, over the build's own road on that day. */
+export function rangeOn(from: BandFrom): RangeTold | null {
+  let told = rides.get(from);
+  if (told === undefined) rides.set(from, (told = rangeAsked(from)));
+  return told;
+}
+
+interface RangeTold {
+  range: Band;
+  whPerM: Band;
+}
+
+/** Two tests ask for the same rides. */
+const rides = new WeakMap<BandFrom, RangeTold | null>();
+
+/** How far an input of the spread is known on that day, as a share of what every plan supposes. */
+function known(input: SpreadInput, { conditions }: Pick<BandFrom, 'conditions'>): number {
+  const { headwindMs, temperatureC, massKg } = conditions;
+  if (input === 'windSpeed' && headwindMs !== null) return CONDITION_ERROR.windMs / SPREAD.windMs;
+  if (input === 'temperature' && temperatureC !== null) return CONDITION_ERROR.temperatureK / SPREAD.temperatureK;
+  if (input === 'load' && massKg !== null) return CONDITION_ERROR.mass / SPREAD.load;
+  return 1;
+}
+
+/** Rides of that day drawn by the plan's spread: percentiles of the way until it fades, m, and of the use, Wh/m. */
+export function drawnRides(from: Omit<BandFrom, 'drawn'>, count: number, seed: number): DrawnRides {
+  const { context, on } = from;
+  const { brief } = context.build;
+  const job = { system: on.system, route: brief.route ?? flatRoute, brief: { ...brief, route: null } };
+  const ways: number[] = [];
+  const uses: number[] = [];
+  for (let i = 0; i < count; i++) {
+    const draw = drawOf(seed, i);
+    for (const input of spreadInputs) draw[input] *= known(input, from);
+    const { system, road } = drawnRide(job, draw);
+    const { distanceM, pass } = simulate(system, road, { repeat: true, fine: true, startCharge: on.charge });
+    ways.push(distanceM);
+    uses.push(pass.energyWh / Math.max(1, pass.distanceM));
+  }
+  const band = (values: number[]): Band3 => {
+    const ascending = values.sort((a, b) => a - b);
+    return { p10: percentile(ascending, 0.1), p50: percentile(ascending, 0.5), p90: percentile(ascending, 0.9) };
+  };
+  return { way: band(ways), use: band(uses) };
+}
+
+/**
+ * The road ridden once at the middle and once for each input of the spread moved by one standard deviation either way,
+ * as draws do. In the logarithm of way and use: the mean takes what the two ways have in common (a wind on a road there
+ * and back, a health that cannot pass 1), the spread what parts them. Where rides were drawn for that day their own
+ * percentiles stand: where a battery ends on the same hill every time, no formula follows.
+ */
+function rangeAsked(from: BandFrom): RangeTold | null {
+  const { context, on, conditions } = from;
+  const { reckoning, build, road } = context;
+  if (!reckoning || context.band?.hardly) return null;
+  const whole = simulate(on.system, road, { repeat: true, fine: true, startCharge: on.charge });
+  const job = { system: on.system, route: build.brief.route ?? flatRoute, brief: { ...build.brief, route: null } };
+  const still = Object.fromEntries(spreadInputs.map((i) => [i, 0])) as Draw;
+  const pass = (draw: Draw): { use: number; way: number } => {
+    const drawn = drawnRide(job, draw);
+    const { energyWh, distanceM } = simulate(drawn.system, drawn.road, { repeat: false, fine: true });
+    const use = energyWh / Math.max(1, distanceM);
+    return { use: Math.log(use), way: Math.log(capacityAh(drawn.system.pack, drawn.system.air.temperatureC) / use) };
+  };
+  const base = pass(still);
+  const moved = spreadInputs.map((input) => {
+    const z = known(input, from);
+    return { input, up: pass({ ...still, [input]: z }), down: pass({ ...still, [input]: -z }) };
+  });
+  const of = (what: 'use' | 'way'): { shift: number; half: number; causes: Band['causes'] } => {
+    let shift = 0;
+    let variance = 0;
+    const causes: Band['causes'] = [];
+    for (const { input, up, down } of moved) {
+      const bend = up[what] + down[what] - 2 * base[what];
+      // A health that cannot pass 1 bends at a corner: that spreads a quarter of what a curve does.
+      const own = ((up[what] - down[what]) / 2) ** 2 + bend ** 2 / (input === 'health' ? 8 : 2);
+      shift += bend / 2;
+      variance += own;
+      causes.push({ words: spreadInputWords[input], half: NORMAL_90 * Math.sqrt(own) });
+    }
+    return { shift, half: NORMAL_90 * Math.sqrt(variance), causes: causes.sort((a, b) => b.half - a.half) };
+  };
+  const told = (what: 'use' | 'way', middle: number, instrument: number, sum: SumLine[]): Band => {
+    const { shift, half, causes } = of(what);
+    const drawn = from.drawn?.[what];
+    const mid = drawn?.p50 ?? middle * Math.exp(shift);
+    const [down, up] = drawn ? [Math.log(mid / drawn.p10), Math.log(drawn.p90 / mid)] : [half, half];
+    const wide = Math.hypot(half, instrument);
+    return {
+      low: mid * Math.exp(-Math.hypot(down, instrument)),
+      mid,
+      high: mid * Math.exp(Math.hypot(up, instrument)),
+      spread: { p10: mid * Math.exp(-down), p90: mid * Math.exp(up) },
+      causes: causes.filter((c) => c.half > 0.03 * wide).map((c) => ({ words: c.words, half: c.half * mid })),
+      instrument: instrument * mid,
+      sum,
+    };
+  };
+  const use = Math.exp(base.use);
+  const gauge = conditions.restV === null ? CONDITION_ERROR.unlooked : 0.01;
+  const sum: SumLine[] = [
+    { label: 'Road', value: amount(reckoning.routeM, 'way'), from: 'Brief, ridden again and again' },
+    { label: 'Charge at the start', value: amount(on.charge, 'share'), from: 'as recorded, else full' },
+    { label: 'All that moves', value: amount(on.system.vehicle.massKg, 'mass', 0), from: 'as recorded, else planned' },
+    { label: 'Out of the battery', value: amount(whole.energyWh, 'energy'), from: 'ride model, to empty' },
+    { label: 'Use', value: amount(use, 'energyPerWay', 1), from: 'one pass over the road' },
+    { label: 'Way to empty', value: amount(whole.distanceM, 'way'), from: whole.end },
+  ];
+  return {
+    range: told('way', whole.distanceM, gauge, sum),
+    whPerM: told('use', use, Math.hypot(INSTRUMENT.volts, INSTRUMENT.amps), sum),
+  };
+}
+
+/** What each axle bears, all aboard, kg. */
+export function axleBands({ context }: BandFrom): { front: Band; rear: Band; total: Band } {
+  const { frontKg, rearKg, totalKg } = context.axleLoads;
+  const of = (kg: number, from: string): Band =>
+    widened(
+      kg,
+      kg * 0.03 * NORMAL_90,
+      INSTRUMENT.scaleKg,
+      [{ words: 'load ±3 %', half: kg * 0.03 * NORMAL_90 }],
+      [{ label: 'By the plan', value: amount(kg, 'mass'), from }],
+    );
+  return {
+    front: of(frontKg, 'where each mass sits'),
+    rear: of(rearKg, 'where each mass sits'),
+    total: of(totalKg, 'rider, load, vehicle, kit, battery, fittings'),
+  };
+}
+
+/** A turn of the driven wheel, loaded, m. */
+export function turnOf({ context: { build, kit } }: BandFrom): Band | null {
+  if (!kit) return null;
+  const drawn = rolledOut(build, kit);
+  const rolled = build.tuned.rolledM ? drawn : drawn * 0.985;
+  return widened(
+    rolled,
+    rolled * 0.012,
+    rolled * INSTRUMENT.tape * 0.25,
+    [{ words: 'pressure and load', half: rolled * 0.012 }],
+    [
+      { label: 'Tyre’s circle', value: amount(drawn, 'size', 0), from: 'size as surveyed' },
+      { label: 'Loaded', value: amount(rolled, 'size', 0), from: 'a loaded tyre rolls 1 to 2 % less' },
+    ],
+  );
+}

@@ -1,0 +1,41 @@
+import type { PlanContext } from '../vehicle/context.ts';
+import { simulate, type RideTrace } from '../ride/simulate.ts';
+import type { LivePlan } from './meter.ts';
+
+/** What the live page holds a ride against; null where nothing can be ridden. */
+export function livePlan(context: PlanContext): LivePlan | null {
+  const { reckoning, band, build, road } = context;
+  if (!reckoning || !band) return null;
+  const { system, toEmpty } = reckoning;
+  const trace: RideTrace = {
+    distanceM: [],
+    speedMs: [],
+    charge: [],
+    windingC: [],
+    riderW: [],
+    motorW: [],
+    volts: [],
+    grade: [],
+    timeS: [],
+    packW: [],
+    walked: [],
+  };
+  simulate(system, road, { repeat: false, fine: true, trace });
+  let energyWh = 0;
+  let before = 0;
+  const foretold = trace.distanceM.map((distanceM, i) => {
+    const timeS = trace.timeS[i] as number;
+    energyWh += ((trace.packW[i] as number) * (timeS - before)) / 3600;
+    before = timeS;
+    return { distanceM, energyWh };
+  });
+  const use = toEmpty.energyWh / Math.max(1, toEmpty.distanceM);
+  return {
+    use: { mid: use, low: (use * band.midM) / band.highM, high: (use * band.midM) / band.lowM },
+    usableWh: toEmpty.energyWh,
+    emptyAt: toEmpty.endCharge,
+    roadM: reckoning.routeM,
+    thereAndBack: build.brief.thereAndBack,
+    foretold,
+  };
+}
