@@ -12,6 +12,7 @@ const LONG = [
   'core/src/donor/items/*.ts',
   'core/src/parts/shelf/*.ts',
   'core/src/proof/faults/data/*.ts',
+  'core/src/proof/tests/*.ts',
   'scripts/make-demo.ts',
   'core/src/donor/geometry.ts',
   'core/src/layout/place.ts',

@@ -5,7 +5,7 @@ import type { MeterCheck } from '../wiring/checks.ts';
 import { widened } from './band.ts';
 import { systemOn, unsureOf } from './conditions.ts';
 import type { Risk } from './faults/symptoms.ts';
-import { drawnRides } from './foretold.ts';
+import { drawnRides } from './foretoldRange.ts';
 import { proofLibrary } from './library.ts';
 import { proofFacts, type ProofFacts } from './proofFacts.ts';
 import {

@@ -62,7 +62,7 @@ describe('the browser’s store', () => {
         ['of-3', 'Of version 3'],
       ] as const) {
         const read = await readKept(id);
-        expect(read?.ok && [read.build.version, read.build.name]).to.deep.equal([9, name]);
+        expect(read?.ok && [read.build.version, read.build.name]).to.deep.equal([10, name]);
       }
       const lines = await benchLines([], 'v1');
       expect(lines.map((l) => l.name)).to.have.members((rows.builds as Build[]).map((b) => b.name));

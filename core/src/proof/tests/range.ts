@@ -1,4 +1,4 @@
-import { rangeOn } from '../foretold.ts';
+import { rangeOn } from '../foretoldRange.ts';
 import type { ProofSpec } from '../test.ts';
 
 /** How far, and what is left. */
