@@ -244,11 +244,67 @@ export { integerSolver } from './work/highs.ts';
 export { type RemedyFacts, remedyFacts } from './work/wanted.ts';
 
 // Proving and the fault finder
+export { type LoggedRide, MOST_RIDES } from './build/log.ts';
+export {
+  type Coast,
+  type Conditions,
+  type FaultSearch,
+  MOST_RESULTS,
+  type NotTried,
+  type RepairTaken,
+  type Result,
+  type WentPast,
+} from './build/proving.ts';
+export { type Tuned } from './build/tuned.ts';
+export { faultList, faultWords, readFaultCase, runFaultCase } from './proof/faults/case.ts';
+export { faultOf, faultTestOf, repairOf } from './proof/faults/data.ts';
+export { type FaultTool, lentThings } from './proof/faults/fault.ts';
 export { anyVehicle, faultFacts, type FaultFacts } from './proof/faults/faultFacts.ts';
-export { faultList, readFaultCase, runFaultCase } from './proof/faults/case.ts';
-export { faultLab } from './proof/faults/lab.ts';
-export { proofSheet, ridesOn } from './proof/protocol.ts';
-export { together } from './proof/together.ts';
+export {
+  allowedNow,
+  askable,
+  causesNow,
+  type FaultAnswer,
+  rankedTests,
+  reasonsOf,
+  repairFor,
+  ruledOut,
+  type Search,
+  type SearchFinding,
+  searchNow,
+  type WouldBe,
+  wouldBe,
+} from './proof/faults/finder.ts';
+export { answerOf, drawing, faultLab, hideFault, type HiddenFault } from './proof/faults/lab.ts';
+export { riskWords, type SymptomId, symptoms } from './proof/faults/symptoms.ts';
+export { type Band } from './proof/band.ts';
+export { fitCoasts } from './proof/coast.ts';
+export { systemOn } from './proof/conditions.ts';
+export { livePlan, rideCaseOf } from './proof/livePlan.ts';
+export {
+  isMeterFault,
+  liveNow,
+  type LivePlan,
+  type MeterFault,
+  meterFaults,
+  type MeterSample,
+  standInRide,
+} from './proof/meter.ts';
+export { type Likelier, likelierBy, searchOf } from './proof/proofTells.ts';
+export {
+  type JudgedReading,
+  mayTry,
+  type ProofSheet,
+  proofSheet,
+  type ProofState,
+  type ProofTest,
+  ridesOn,
+} from './proof/protocol.ts';
+export { repairTaken } from './proof/repairTaken.ts';
+export { type DrawnRides } from './proof/test.ts';
+export { together, type Together } from './proof/together.ts';
+export { tuningOf } from './proof/tune.ts';
+export { readRide, rideRows } from './formats/rideTable.ts';
 
 // The judgement
 export { kitRules } from './fit/allRules.ts';

@@ -159,4 +159,117 @@ describe('server', () => {
       expect([status, error.test(body.error ?? '')], String(error)).to.deep.equal([400, true]);
     }
   });
+
+  describe('ride meter', () => {
+    const ride = {
+      motor: {
+        place: 'front',
+        ktNmPerA: 1.1,
+        resistanceOhm: 0.2,
+        coulombNm: 0.4,
+        viscousNmS: 0.01,
+        reduction: 1,
+        gearEfficiency: 1,
+        freewheels: false,
+        heat: { windingJPerK: 500, caseJPerK: 4000, windingToCaseKPerW: 0.15, caseToAirKPerW: 0.4 },
+      },
+      controller: { batteryLimitA: 20, phaseLimitA: 50, efficiency: 0.96, standingW: 3 },
+      pack: {
+        chemistry: 'nmc',
+        series: 13,
+        parallel: 5,
+        cellAh: 3,
+        cellOhm: 0.03,
+        leadOhm: 0.02,
+        cutoffVPerCell: 3,
+        usable: 0.9,
+        health: 1,
+      },
+      vehicle: {
+        massKg: 110,
+        rotatingKg: 2.5,
+        cdaM2: 0.6,
+        crr: 0.007,
+        wheelRadiusM: 0.34,
+        ring: 42,
+        cogs: [18],
+        fixedCog: null,
+        drivetrainEfficiency: 0.95,
+      },
+      rider: { powerW: 60, maxCadenceRpm: 110 },
+      air: { altitudeM: 0, temperatureC: 15, headwindMs: 0 },
+      route: { segments: [{ lengthM: 600, grade: 0, targetMs: 6, stop: false }], repeat: false },
+    };
+    const ask = (body: unknown): Promise<globalThis.Response> =>
+      fetch(`${url}/api/ride-meter`, {
+        method: 'POST',
+        headers: { 'content-type': 'application/json' },
+        body: JSON.stringify(body),
+      });
+    /** Reads a stream until it ends or so much was read. */
+    async function told(
+      path: string,
+      headers: Record<string, string> = {},
+      most = Infinity,
+    ): Promise<{ rows: number[][]; text: string }> {
+      const answer = await fetch(url + path, { headers });
+      expect(answer.headers.get('content-type')).to.include('text/event-stream');
+      expect(answer.headers.get('content-encoding')).to.equal(null);
+      const reader = (answer.body as ReadableStream<Uint8Array>).getReader();
+      let text = '';
+      for (;;) {
+        const { done, value } = await reader.read();
+        if (done) break;
+        text += new TextDecoder().decode(value);
+        if (text.length > most) {
+          await reader.cancel();
+          break;
+        }
+      }
+      const rows = [...text.matchAll(/^data: (\[.*\])$/gm)].flatMap((m) => JSON.parse(m[1] as string) as number[][]);
+      return { rows, text };
+    }
+
+    it('tells a build’s ride as events, says it is a stand-in, ends, and goes on where it was cut', async () => {
+      const made = (await (await ask({ ride, seed: 3, speed: 60 })).json()) as {
+        id: string;
+        standIn: boolean;
+        readings: number;
+      };
+      expect(made.standIn).to.equal(true);
+      const all = await told(`/api/ride-meter/${made.id}`);
+      expect(all.rows.map((r) => r[0])).to.deep.equal(Array.from({ length: made.readings }, (_, i) => i));
+      expect(all.text).to.include('event: end');
+      expect(all.rows.at(-1)?.[2]).to.be.closeTo(600, 10);
+      const rest = await told(`/api/ride-meter/${made.id}`, { 'last-event-id': '40' });
+      expect(rest.rows[0]?.[0]).to.equal(41);
+      // A server that was started anew begins where the page says it was.
+      const again = (await (await ask({ ride, seed: 3, speed: 60, from: 40 })).json()) as { id: string };
+      const further = await told(`/api/ride-meter/${again.id}?after=39`);
+      expect(further.rows[0]?.[0]).to.equal(40);
+      expect(further.rows[5]).to.deep.equal(all.rows[45]);
+    }).timeout(20_000);
+
+    it('refuses by path what is no ride, seed, fault or speed, and knows no ride it does not have', async () => {
+      const refused = async (body: unknown): Promise<string> => {
+        const answer = await ask(body);
+        expect(answer.status).to.equal(400);
+        return ((await answer.json()) as { error: string }).error;
+      };
+      expect(
+        await refused({ ride: { ...ride, air: { ...ride.air, temperatureC: 'warm' } }, seed: 1, speed: 1 }),
+      ).to.include('ride.air.temperatureC');
+      expect(await refused({ ride, seed: 0.5, speed: 1 })).to.include('seed');
+      expect(await refused({ ride, seed: 1, speed: 7 })).to.include('speed');
+      expect(await refused({ ride, seed: 1, speed: 1, fault: 'dragon' })).to.include('fault');
+      expect(await refused({ ride, seed: 1, speed: 1, from: -1 })).to.include('from');
+      expect(await refused([])).to.be.a('string');
+      const far = {
+        ...ride,
+        route: { segments: [{ lengthM: 500_000, grade: 0, targetMs: 6, stop: false }], repeat: false },
+      };
+      expect(await refused({ ride: far, seed: 1, speed: 1 })).to.include('ride.route');
+      expect((await fetch(`${url}/api/ride-meter/none`)).status).to.equal(404);
+    });
+  });
 });

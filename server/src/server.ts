@@ -6,6 +6,7 @@ import { randomBytes } from 'node:crypto';
 import { existsSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { counterOn, standingsOn, type CounterOrder } from './counter.ts';
+import { addRideMeter } from './rideMeter.ts';
 
 export interface ServerOptions {
   /** Folder of the built app. */
@@ -100,6 +101,7 @@ export function createServer({ appDir, demo = false, hosts = [] }: ServerOptions
     if (typeof body === 'string') res.status(400).json({ error: body });
     else res.json({ standIn: true, orders: standingsOn(body.day, body.orders) });
   });
+  addRideMeter(app);
   // The page is only ever handed out with its nonce filled in.
   app.get('/index.html', (_req, res) => {
     res.redirect(301, '/');

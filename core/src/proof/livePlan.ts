@@ -1,5 +1,7 @@
 import type { PlanContext } from '../vehicle/context.ts';
 import { simulate, type RideTrace } from '../ride/simulate.ts';
+import type { RideCase } from '../ride/case.ts';
+import { flatRoute, routeSegments } from '../ride/route.ts';
 import type { LivePlan } from './meter.ts';
 
 /** What the live page holds a ride against; null where nothing can be ridden. */
@@ -37,5 +39,30 @@ export function livePlan(context: PlanContext): LivePlan | null {
     roadM: reckoning.routeM,
     thereAndBack: build.brief.thereAndBack,
     foretold,
+  };
+}
+
+/** The build's own ride as a case, for whoever rides it elsewhere; null where nothing can be ridden. */
+export function rideCaseOf({ reckoning, build }: PlanContext): RideCase | null {
+  if (!reckoning) return null;
+  const { motor, controller, pack, vehicle, rider, air } = reckoning.system;
+  return {
+    motor: { ...motor },
+    controller: { ...controller },
+    pack: {
+      chemistry: pack.chemistry,
+      series: pack.series,
+      parallel: pack.parallel,
+      cellAh: pack.cellAh,
+      cellOhm: pack.cellOhm,
+      leadOhm: pack.leadOhm,
+      cutoffVPerCell: pack.cutoffVPerCell,
+      usable: pack.usable,
+      health: pack.health,
+    },
+    vehicle: { ...vehicle, cogs: [...vehicle.cogs] },
+    rider: { ...rider },
+    air: { ...air },
+    route: { segments: routeSegments(build.brief.route ?? flatRoute, build.brief), repeat: false },
   };
 }

@@ -7,6 +7,7 @@ import { donorReducers } from './build/donor.ts';
 import type { BuildState, Edit } from './build/state.ts';
 import { benchReducers } from './build/bench.ts';
 import { billReducers } from './build/bill.ts';
+import { provingReducers } from './build/proving.ts';
 import { wiringReducers } from './build/wiring.ts';
 
 const initialState: BuildState = { build: null };
@@ -35,6 +36,7 @@ const slice = createSlice({
     ...donorReducers,
     ...choiceReducers,
     ...decisionsReducers,
+    ...provingReducers,
     ...wiringReducers,
     ...billReducers,
     ...benchReducers,

@@ -43,6 +43,11 @@ export const router = createBrowserRouter([
       { path: 'shelf', lazy: async () => ({ Component: (await import('../stages/shelf/Shelf.tsx')).ShelfStage }) },
       { path: 'ride', lazy: async () => ({ Component: (await import('../stages/ride/RideSheet.tsx')).RideStage }) },
       {
+        path: 'faults',
+        lazy: async () => ({ Component: (await import('../stages/faults/FaultSheet.tsx')).FaultSheet }),
+      },
+      { path: 'live', lazy: async () => ({ Component: (await import('../stages/live/LiveRide.tsx')).LiveRide }) },
+      {
         path: 'schools',
         lazy: async () => ({ Component: (await import('../stages/schools/Schools.tsx')).SchoolsStage }),
       },

@@ -20,6 +20,9 @@ export type PartsView = 'bill' | 'time' | 'tools' | 'buying' | 'suppliers' | 'un
 /** Which leg of the work is on the Build stage. */
 export type BuildView = 'steps' | 'built' | 'card' | 'pace';
 
+/** Which leg of proving is on the Proving stage. */
+export type ProvingView = 'road' | 'motor' | 'coast' | 'certificate';
+
 export interface UiState {
   units: UnitSystem;
   /** The survey item whose dimension is lit on the drawing. */
@@ -33,6 +36,7 @@ export interface UiState {
   wiringView: WiringView;
   partsView: PartsView;
   buildView: BuildView;
+  provingView: ProvingView;
 }
 
 const initialState: UiState = {
@@ -47,6 +51,7 @@ const initialState: UiState = {
   wiringView: 'leads',
   partsView: 'bill',
   buildView: 'steps',
+  provingView: 'road',
 };
 
 const slice = createSlice({
@@ -79,6 +84,9 @@ const slice = createSlice({
     },
     buildViewed(state, action: PayloadAction<BuildView>) {
       state.buildView = action.payload;
+    },
+    provingViewed(state, action: PayloadAction<ProvingView>) {
+      state.provingView = action.payload;
     },
     keysShown(state, action: PayloadAction<boolean>) {
       state.keysShown = action.payload;

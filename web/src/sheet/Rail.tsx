@@ -6,6 +6,7 @@ import { VerdictSign } from './Verdict.tsx';
 import { stages } from '../stages/all.ts';
 import type { Stage } from '../stages/stage.ts';
 import { useApp, useBuild } from '../app/store.ts';
+import { useProofStops } from './useProofStops.ts';
 
 const savedWords = { saved: 'saved', saving: 'saving…', failed: 'not saved', gone: 'deleted elsewhere' } as const;
 
@@ -42,6 +43,8 @@ export function Rail({ plan }: { plan: BuildPlan }) {
       <OfflineSign />
       <div className="rail-foot">
         <NavLink to={`/build/${buildId}/ride`}>Ride sheet</NavLink>
+        <NavLink to={`/build/${buildId}/faults`}>Fault finder</NavLink>
+        <NavLink to={`/build/${buildId}/live`}>Live ride</NavLink>
         <NavLink to={`/build/${buildId}/compare`}>Compare</NavLink>
         <NavLink to={`/build/${buildId}/shelf`}>Shelf</NavLink>
         <NavLink to={`/build/${buildId}/schools`}>Schools</NavLink>
@@ -78,10 +81,27 @@ function StepsState({ plan }: { plan: BuildPlan }) {
   );
 }
 
+/** How far it is proved: tests tried; a stop stands above all. */
+function ProofStanding() {
+  const { proving } = useBuild();
+  const stops = useProofStops();
+  const tried = new Set(proving.results.map((r) => r.test)).size;
+  return stops > 0 ? (
+    <span className="link-state verdict-stop">
+      <VerdictSign verdict="stop" />
+      <span className="num">{stops}</span>
+      <span className="sr"> do not ride</span>
+    </span>
+  ) : (
+    <span className="link-state link-later num">{tried === 0 ? 'untried' : `${tried} tried`}</span>
+  );
+}
+
 function StageState({ stage, plan }: { stage: Stage; plan: BuildPlan }) {
   const standing = standingOf(stage, plan);
   if (stage.id === 'parts' && stage.screen) return <BillState plan={plan} />;
   if (stage.id === 'build' && stage.screen) return <StepsState plan={plan} />;
+  if (stage.id === 'proving' && stage.screen) return <ProofStanding />;
   if (!standing) return <span className="link-state link-later">not ready</span>;
   const { verdict, counts } = standing;
   const total = Object.values(counts).reduce((a, b) => a + b, 0);

@@ -11,6 +11,7 @@ import {
   readBuildFileWithPhotos,
   readGpx,
   readSvgOutline,
+  ridesOn,
   runDraws,
   settingEffects,
   starterShelf,
@@ -24,6 +25,8 @@ import {
   type Build,
   type BuyingSheet,
   type Candidates,
+  type Conditions,
+  type DrawnRides,
   type FigureId,
   type Finding,
   type NextItem,
@@ -85,6 +88,9 @@ const api = {
   readBuildFileWithPhotos,
   readGpx,
   readSvgOutline,
+  /** Rides of a day, drawn for the bands of Proving. */
+  ridesOn: (build: Build, own: readonly Part[], day: Conditions, count: number): DrawnRides | null =>
+    ridesOn(contextOf(build, own), day, count),
   runDraws,
 };
 export type CoreWorker = typeof api;

@@ -16,6 +16,7 @@ import {
   chancesOf,
   covered,
   rankedTests,
+  reasonsOf,
   repairFor,
   ruledOut,
   searchNow,
@@ -261,6 +262,25 @@ describe('fault finder', () => {
     expect(would[0]?.rulesOut).to.include('motor-plug');
     expect(would[1]?.rulesOut).to.include('cutoff-braking');
     expect(wouldBe(s, 'no-such-test')).to.deep.equal([]);
+  });
+});
+
+describe('why a cause weighs what it weighs', () => {
+  it('tells how often it is met and what each answer did, times the odds', () => {
+    const s = search('dead', { 'lever-home': 'home', 'cutoffs-out': 'runs', 'supply-5v': null });
+    const reasons = reasonsOf(s, 'cutoff-braking');
+    expect(reasons.map((r) => r.test)).to.deep.equal([null, 'lever-home', 'cutoffs-out']);
+    // Odds before, times what each answer did, are the odds after.
+    const odds = (causes: readonly { id: string; p: number }[]): number => {
+      const p = causes.find((c) => c.id === 'cutoff-braking')?.p ?? 0;
+      return p / (1 - p);
+    };
+    const times = reasons.slice(1).reduce((all, r) => all * r.times, 1);
+    const floor = causesNow(s).find((c) => c.id === SOMETHING_ELSE)?.p === LEAST_ELSE;
+    expect(odds(causesAtFirst(s)) * times).to.be.closeTo(odds(causesNow(s)), floor ? odds(causesNow(s)) * 0.2 : 1e-6);
+    expect(reasons[2]?.times).to.be.greaterThan(3);
+    expect(reasonsOf(s, 'motor-plug')[2]?.times).to.be.lessThan(0.1);
+    expect(reasonsOf(s, SOMETHING_ELSE).map((r) => r.test)).to.deep.equal(['lever-home', 'cutoffs-out']);
   });
 });
 

@@ -231,3 +231,35 @@ export function ruledOut(before: readonly Cause[], then: readonly Cause[]): stri
     })
     .map((c) => c.id);
 }
+
+/** Something that speaks for or against a cause. */
+export interface Reason {
+  /** Test whose answer it is; null: how often it is met. */
+  test: string | null;
+  words: string;
+  /** How many times likelier it made the cause, against all others together. */
+  times: number;
+}
+
+/** Why a cause has the weight it has: how often it is met, and what each answer did to it. */
+export function reasonsOf(search: Search, id: string): Reason[] {
+  const fault = faultOf(id);
+  const reasons: Reason[] = fault ? [{ test: null, words: fault.often, times: search.likelier?.[id] ?? 1 }] : [];
+  search.answers.forEach(({ test: testId, outcome }, i) => {
+    const test = faultTestOf(testId);
+    const at = test?.outcomes.findIndex((o) => o.id === outcome) ?? -1;
+    if (!test || at < 0 || !applies(test, search)) return;
+    const before = causesNow({ ...search, answers: search.answers.slice(0, i) });
+    const own = chancesOf(test, id)[at] as number;
+    const others = before.filter((c) => c.id !== id);
+    const rest = others.reduce((sum, c) => sum + c.p, 0);
+    const mean = others.reduce((sum, c) => sum + c.p * (chancesOf(test, c.id)[at] as number), 0) / Math.max(rest, 1e-9);
+    const row = test.says.find((r) => r.of.includes(id));
+    reasons.push({
+      test: testId,
+      words: row?.why ?? 'It would not do that by itself.',
+      times: mean > 0 ? own / mean : 1,
+    });
+  });
+  return reasons;
+}

@@ -1,4 +1,4 @@
-import { axleBands } from '../foretold.ts';
+import { axleBands } from '../foretoldMass.ts';
 import type { ProofSpec } from '../test.ts';
 
 /** Least way between a lever pulled hard and the grip, m. Source: workshop practice, two fingers. */

@@ -1,7 +1,8 @@
 import { amount } from '../../quantity/format.ts';
 import { cadenceSheet } from '../../wiring/sensors.ts';
 import { widened } from '../band.ts';
-import { stopWay, turnOf } from '../foretold.ts';
+import { stopWay } from '../foretold.ts';
+import { turnOf } from '../foretoldMass.ts';
 import type { ProofSpec } from '../test.ts';
 
 const QUIET = { text: 'A level place without traffic, helmet on, nobody near.', ask: 'somebody to watch' };

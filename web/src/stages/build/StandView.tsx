@@ -1,19 +1,16 @@
-import { FocusTrap } from '@mantine/core';
 import { amount, partById, type BuildStep, type StepSheet } from '@sprocket/core';
-import { useEffect, useRef, useState } from 'react';
-import { createPortal } from 'react-dom';
+import { useState } from 'react';
 import { useBuild } from '../../app/store.ts';
 import { Photos } from '../../sheet/Photos.tsx';
 import { useShelf } from '../../sheet/PlanProvider.tsx';
 import { Say, Show } from '../../ui/Show.tsx';
-import { watchWords } from '../../ui/stopwatch.ts';
 import { thisMinute } from '../../ui/today.ts';
 import { StepFigure } from './figures/StepFigure.tsx';
-import { useAwake } from './useAwake.ts';
 import type { BenchNow } from './useBench.ts';
 import { useMarking } from '../../sheet/useMarking.ts';
 import { useSpoken } from './useSpoken.ts';
-import { useStopwatch } from './useStopwatch.ts';
+import { StandFrame } from '../../sheet/StandFrame.tsx';
+import { useStopwatch } from '../../sheet/useStopwatch.ts';
 
 interface StandProps {
   bench: BenchNow;
@@ -21,9 +18,6 @@ interface StandProps {
   first: string;
   onLeave: (id: string) => void;
 }
-
-const isTyping = (target: EventTarget | null): boolean =>
-  target instanceof HTMLElement && target.closest('input, textarea, select') !== null;
 
 /**
  * One step, full screen, read at arm's length and worked with a knuckle: next, back, done by wide plates, by space bar
@@ -37,11 +31,9 @@ export function StandView({ bench, sheets, first, onLeave }: StandProps) {
   const [aloud, setAloud] = useState(false);
   const [witness, setWitness] = useState('');
   const [asked, setAsked] = useState(false);
-  const body = useRef<HTMLDivElement>(null);
   const step = bench.byId.get(id) ?? bench.ahead[0] ?? (bench.steps[0] as BuildStep);
   const sheet = sheets[step.id];
   const watch = useStopwatch(`${build.id} ${step.id}`);
-  useAwake();
   useSpoken(aloud ? step : null, sheet);
 
   // In the order of the bench, past what is done; back goes to what was done as well.
@@ -53,9 +45,6 @@ export function StandView({ bench, sheets, first, onLeave }: StandProps) {
     setId(to.id);
     setWitness('');
     setAsked(false);
-    body.current?.scrollTo(0, 0);
-    // The plates are pressed and left: keys and pedals act on the step again.
-    body.current?.focus();
   };
   const needsWitness = sheet?.hold?.by === 'another' && step.doneOn === null;
   const done = (): void => {
@@ -76,196 +65,132 @@ export function StandView({ bench, sheets, first, onLeave }: StandProps) {
     go(next);
   };
 
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent): void => {
-      if (event.key === 'Escape') {
-        event.preventDefault();
-        onLeave(step.id);
-        return;
-      }
-      if (isTyping(event.target) || event.ctrlKey || event.metaKey || event.altKey) return;
-      const acts: Record<string, () => void> = {
-        ' ': done,
-        Enter: done,
-        PageDown: () => go(next),
-        ArrowRight: () => go(next),
-        PageUp: () => go(back),
-        ArrowLeft: () => go(back),
-        t: watch.turn,
-      };
-      // A plate that has the focus is pressed by its own key.
-      if (event.key === 'Enter' && event.target instanceof HTMLElement && event.target.closest('button, a, summary'))
-        return;
-      const act = acts[event.key];
-      if (!act) return;
-      event.preventDefault();
-      event.stopPropagation();
-      act();
-    };
-    window.addEventListener('keydown', onKey, true);
-    return () => window.removeEventListener('keydown', onKey, true);
-  });
-
   const left = bench.ahead.length;
-  return createPortal(
-    <FocusTrap active>
-      <div className="stand" role="dialog" aria-modal="true" aria-label="One step at a time">
-        <header className="stand-head">
-          <p>
-            <strong>{step.place}</strong> · {at + 1} of {bench.steps.length}
-            {step.doneOn !== null ? ' · done' : ''}
+  return (
+    <StandFrame
+      label="One step at a time"
+      of="The step"
+      head={
+        <>
+          <strong>{step.place}</strong> · {at + 1} of {bench.steps.length}
+          {step.doneOn !== null ? ' · done' : ''}
+        </>
+      }
+      plates={
+        <button type="button" className="stand-small" aria-pressed={aloud} onClick={() => setAloud(!aloud)}>
+          {aloud ? 'Voice on' : 'Voice off'}
+        </button>
+      }
+      watch={watch}
+      plain={!sheet?.figure}
+      at={step.id}
+      done={{ words: step.doneOn !== null ? 'Is done' : left === 1 ? 'Done, the last' : 'Done', act: done }}
+      back={back ? () => go(back) : null}
+      next={next ? () => go(next) : null}
+      onLeave={() => onLeave(step.id)}
+    >
+      <div className="stand-words">
+        <h2>
+          <Say words={step.title} />
+        </h2>
+        {step.hands === 2 ? <p className="stand-line">Two people.</p> : null}
+        {sheet?.caution ? (
+          <p className="stand-care">
+            <strong>Take care.</strong> {sheet.caution.text} Ask {sheet.caution.ask}.
           </p>
-          <button
-            type="button"
-            className="stand-small"
-            aria-pressed={watch.running}
-            onClick={() => {
-              watch.turn();
-              body.current?.focus();
-            }}
-          >
-            <span aria-hidden="true">{watch.running ? '❚❚' : '▶'}</span>{' '}
-            <span className="num">{watchWords(watch.ms)}</span>
-          </button>
-          <button
-            type="button"
-            className="stand-small"
-            aria-pressed={aloud}
-            onClick={() => {
-              setAloud(!aloud);
-              body.current?.focus();
-            }}
-          >
-            {aloud ? 'Voice on' : 'Voice off'}
-          </button>
-          <button type="button" className="stand-small" onClick={() => onLeave(step.id)}>
-            Leave
-          </button>
-        </header>
-        <div
-          className={sheet?.figure ? 'stand-body' : 'stand-body stand-plain'}
-          ref={body}
-          tabIndex={0}
-          role="group"
-          aria-label="The step"
-          data-autofocus
-        >
-          <div className="stand-words">
-            <h2>
-              <Say words={step.title} />
-            </h2>
-            {step.hands === 2 ? <p className="stand-line">Two people.</p> : null}
-            {sheet?.caution ? (
-              <p className="stand-care">
-                <strong>Take care.</strong> {sheet.caution.text} Ask {sheet.caution.ask}.
-              </p>
-            ) : null}
-            {sheet && sheet.list.length > 0 ? (
-              <ul className="stand-things">
-                {sheet.list.map((words, i) => (
-                  <li key={i}>
-                    <Say words={words} />
-                  </li>
-                ))}
-              </ul>
-            ) : null}
-            {sheet?.tightness.map((t) => (
-              <p key={t.id} className="stand-tight">
-                <span className="stand-figure num">
-                  <Show value={amount(t.usual, 'torque', t.usual < 3 ? 1 : 0)} />
-                </span>
-                <span>
-                  {t.what}; <Show value={amount(t.least, 'torque', t.least < 3 ? 1 : 0)} /> to{' '}
-                  <Show value={amount(t.most, 'torque', t.most < 3 ? 1 : 0)} />
-                </span>
-              </p>
+        ) : null}
+        {sheet && sheet.list.length > 0 ? (
+          <ul className="stand-things">
+            {sheet.list.map((words, i) => (
+              <li key={i}>
+                <Say words={words} />
+              </li>
             ))}
-            {sheet && sheet.tightness.length > 0 ? (
-              <p className="stand-line">The maker’s figure on the part counts first.</p>
-            ) : null}
-            {sheet?.thread ? <p className="stand-line">{sheet.thread}</p> : null}
-            {sheet?.right ? (
-              <p className="stand-line">
-                <strong>Right when:</strong> {sheet.right}
-              </p>
-            ) : null}
-            {sheet?.hold ? (
-              <p className="stand-line">
-                <strong>{sheet.hold.by === 'another' ? 'Another looks:' : 'Hold:'}</strong> {sheet.hold.what}
-              </p>
-            ) : null}
-            <Before step={step} bench={bench} />
-          </div>
-          <div className="stand-side">
-            {sheet?.figure ? <StepFigure id={sheet.figure} /> : null}
-            <ToolsLine step={step} />
-          </div>
-          {needsWitness ? (
-            <label className="stand-field">
-              Who else has looked
-              <input
-                value={witness}
-                maxLength={60}
-                aria-invalid={asked}
-                onChange={(event) => {
-                  setWitness(event.currentTarget.value);
-                  setAsked(false);
-                }}
-              />
-              {asked ? <span role="alert">Held until somebody else has looked: write who.</span> : null}
-            </label>
-          ) : null}
-          <button type="button" className="stand-small stand-more" aria-expanded={more} onClick={() => setMore(!more)}>
-            {more ? 'Less' : 'Stubborn, photo, note'}
-          </button>
-          {more ? (
-            <div className="stand-extra">
-              {sheet?.stubborn ? (
-                <p className="stand-line">
-                  <strong>Stubborn:</strong> {sheet.stubborn}
-                </p>
-              ) : null}
-              {sheet?.shoot ? (
-                <p className="stand-line">
-                  <strong>Photograph:</strong> {sheet.shoot}
-                </p>
-              ) : null}
-              <Photos id={`step:${step.id}`} label={`step ${step.id}`} camera />
-              {step.doneOn !== null ? (
-                <>
-                  <label className="stand-field">
-                    Note
-                    <textarea
-                      rows={2}
-                      maxLength={2000}
-                      value={build.bench.done[step.id]?.note ?? ''}
-                      onChange={(event) => mark(step, { note: event.currentTarget.value })}
-                    />
-                  </label>
-                  <button type="button" className="stand-small" onClick={() => unmark(step)}>
-                    Not done after all
-                  </button>
-                </>
-              ) : (
-                <p className="stand-line">A note is written once the step is done.</p>
-              )}
-            </div>
-          ) : null}
-        </div>
-        <footer className="stand-foot">
-          <button type="button" onClick={() => go(back)} disabled={!back}>
-            Back
-          </button>
-          <button type="button" className="stand-done" onClick={done}>
-            {step.doneOn !== null ? 'Is done' : left === 1 ? 'Done, the last' : 'Done'}
-          </button>
-          <button type="button" onClick={() => go(next)} disabled={!next}>
-            Next
-          </button>
-        </footer>
+          </ul>
+        ) : null}
+        {sheet?.tightness.map((t) => (
+          <p key={t.id} className="stand-tight">
+            <span className="stand-figure num">
+              <Show value={amount(t.usual, 'torque', t.usual < 3 ? 1 : 0)} />
+            </span>
+            <span>
+              {t.what}; <Show value={amount(t.least, 'torque', t.least < 3 ? 1 : 0)} /> to{' '}
+              <Show value={amount(t.most, 'torque', t.most < 3 ? 1 : 0)} />
+            </span>
+          </p>
+        ))}
+        {sheet && sheet.tightness.length > 0 ? (
+          <p className="stand-line">The maker’s figure on the part counts first.</p>
+        ) : null}
+        {sheet?.thread ? <p className="stand-line">{sheet.thread}</p> : null}
+        {sheet?.right ? (
+          <p className="stand-line">
+            <strong>Right when:</strong> {sheet.right}
+          </p>
+        ) : null}
+        {sheet?.hold ? (
+          <p className="stand-line">
+            <strong>{sheet.hold.by === 'another' ? 'Another looks:' : 'Hold:'}</strong> {sheet.hold.what}
+          </p>
+        ) : null}
+        <Before step={step} bench={bench} />
       </div>
-    </FocusTrap>,
-    document.body,
+      <div className="stand-side">
+        {sheet?.figure ? <StepFigure id={sheet.figure} /> : null}
+        <ToolsLine step={step} />
+      </div>
+      {needsWitness ? (
+        <label className="stand-field">
+          Who else has looked
+          <input
+            value={witness}
+            maxLength={60}
+            aria-invalid={asked}
+            onChange={(event) => {
+              setWitness(event.currentTarget.value);
+              setAsked(false);
+            }}
+          />
+          {asked ? <span role="alert">Held until somebody else has looked: write who.</span> : null}
+        </label>
+      ) : null}
+      <button type="button" className="stand-small stand-more" aria-expanded={more} onClick={() => setMore(!more)}>
+        {more ? 'Less' : 'Stubborn, photo, note'}
+      </button>
+      {more ? (
+        <div className="stand-extra">
+          {sheet?.stubborn ? (
+            <p className="stand-line">
+              <strong>Stubborn:</strong> {sheet.stubborn}
+            </p>
+          ) : null}
+          {sheet?.shoot ? (
+            <p className="stand-line">
+              <strong>Photograph:</strong> {sheet.shoot}
+            </p>
+          ) : null}
+          <Photos id={`step:${step.id}`} label={`step ${step.id}`} camera />
+          {step.doneOn !== null ? (
+            <>
+              <label className="stand-field">
+                Note
+                <textarea
+                  rows={2}
+                  maxLength={2000}
+                  value={build.bench.done[step.id]?.note ?? ''}
+                  onChange={(event) => mark(step, { note: event.currentTarget.value })}
+                />
+              </label>
+              <button type="button" className="stand-small" onClick={() => unmark(step)}>
+                Not done after all
+              </button>
+            </>
+          ) : (
+            <p className="stand-line">A note is written once the step is done.</p>
+          )}
+        </div>
+      ) : null}
+    </StandFrame>
   );
 }
 

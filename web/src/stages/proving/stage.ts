@@ -5,5 +5,5 @@ export const provingStage: Stage = {
   label: 'Proving',
   key: '9',
   decides: 'Whether the finished vehicle does what the plan said, test by test',
-  screen: null,
+  screen: async () => ({ Component: (await import('./ProvingStage.tsx')).ProvingStage }),
 };

@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react';
-import { elapsed, minutesRun, readWatch, turned, type Stopwatch } from '../../ui/stopwatch.ts';
+import { elapsed, minutesRun, readWatch, turned, type Stopwatch } from '../ui/stopwatch.ts';
 
 const KEPT = 'jolly-sprocket-watch';
 

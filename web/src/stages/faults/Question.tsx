@@ -1,0 +1,75 @@
+import { faultTestOf, faultWords, lentThings, partById, repairOf, riskWords, type WouldBe } from '@sprocket/core';
+import { useShelf } from '../../sheet/PlanProvider.tsx';
+import { weightWords } from './words.ts';
+
+interface QuestionProps {
+  test: string;
+  bits: number;
+  /** It tells the most a minute of all that can be asked. */
+  best: boolean;
+  would: readonly WouldBe[];
+  onAnswer: (outcome: string | null) => void;
+}
+
+/** One question, how it is found out, and what each answer would say. */
+export function Question({ test: id, bits, best, would, onAnswer }: QuestionProps) {
+  const shelf = useShelf();
+  const test = faultTestOf(id);
+  if (!test) return null;
+  const lent: Readonly<Record<string, string>> = lentThings;
+  return (
+    <article className="card question" aria-labelledby="question-title">
+      <p className="quiet">
+        {test.area} · {test.minutes === 0 ? 'at once' : `${test.minutes} min`} · {riskWords[test.risk]}
+        {test.tools.length > 0
+          ? ` · ${test.tools.map((t) => (lent[t] ?? partById(shelf, t)?.name ?? t).toLowerCase()).join(', ')}`
+          : ''}
+      </p>
+      <h2 id="question-title">{test.ask}</h2>
+      <p>{test.how}</p>
+      {test.risk === 'stand' ? (
+        <p className="fault-care">Wheel in the air, fingers and sleeves away, a hand on the battery’s plug.</p>
+      ) : null}
+      {test.risk === 'live' ? (
+        <p className="fault-care">
+          Live leads: probes apart, nothing metal on the hands. Whoever is unsure asks somebody with a meter.
+        </p>
+      ) : null}
+      <div className="plates">
+        {test.outcomes.map((o) => (
+          <button key={o.id} type="button" className="plate" onClick={() => onAnswer(o.id)}>
+            {o.words}
+          </button>
+        ))}
+        <button type="button" className="plate plate-skip" onClick={() => onAnswer(null)}>
+          Skip: cannot tell
+        </button>
+      </div>
+      <details>
+        <summary>What each answer would say</summary>
+        <ul className="would-rows">
+          {would.map((w) => (
+            <li key={w.outcome}>
+              <strong>{test.outcomes.find((o) => o.id === w.outcome)?.words}</strong>{' '}
+              <span className="quiet">expected {weightWords(w.p)}:</span>{' '}
+              {w.repair ? (
+                <>then it is settled: {repairOf(w.repair)?.words.toLowerCase()}</>
+              ) : (
+                <>
+                  {faultWords(w.leads.id).toLowerCase()} leads with {weightWords(w.leads.p)}
+                </>
+              )}
+              {w.rulesOut.length > 0
+                ? `; rules out ${w.rulesOut.map((f) => faultWords(f).toLowerCase()).join('; ')}`
+                : ''}
+              .
+            </li>
+          ))}
+        </ul>
+        <p className="quiet">
+          It tells {bits.toFixed(2)} bits on the mean{best ? ': the most a minute of all that can be asked now' : ''}.
+        </p>
+      </details>
+    </article>
+  );
+}

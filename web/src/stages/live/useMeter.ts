@@ -1,0 +1,152 @@
+import type { MeterFault, MeterSample, RideCase } from '@sprocket/core';
+import { useEffect, useRef, useState } from 'react';
+
+/** How the stream stands. */
+export type MeterState = 'off' | 'joining' | 'live' | 'lost' | 'ended' | 'replayed';
+
+export interface Meter {
+  samples: readonly MeterSample[];
+  state: MeterState;
+  /** Seconds since the last reading came; 0 while they come. */
+  silentS: number;
+  start: (fault: MeterFault, speed: number) => void;
+  stop: () => void;
+  /** A ride read from a file in place of the stream. */
+  replay: (samples: readonly MeterSample[]) => void;
+}
+
+type Row = [
+  i: number,
+  timeS: number,
+  distanceM: number,
+  speedMs: number,
+  volts: number,
+  amps: number,
+  energyWh: number,
+  charge: number,
+];
+
+const isRow = (row: unknown): row is Row =>
+  Array.isArray(row) && row.length === 8 && row.every((n) => typeof n === 'number');
+const sampleOf = ([, timeS, distanceM, speedMs, volts, amps, energyWh, charge]: Row): MeterSample => ({
+  timeS,
+  distanceM,
+  speedMs,
+  volts,
+  amps,
+  energyWh,
+  charge,
+});
+
+/** Silence after which a stream counts as lost, ms; and the wait before it is asked for anew. */
+const SILENCE = 2500;
+const AGAIN = 2000;
+
+/**
+ * The ride meter's stream. Cut, it keeps what it has, says so, and asks again until it is there: by the stream's own
+ * thread where the server still knows the ride, else with a new ride of the same seed from where this one was.
+ */
+export function useMeter(ride: RideCase | null, seed: number): Meter {
+  const [samples, setSamples] = useState<readonly MeterSample[]>([]);
+  const [state, setState] = useState<MeterState>('off');
+  const [asked, setAsked] = useState<{ fault: MeterFault; speed: number; at: number } | null>(null);
+  const [silentS, setSilentS] = useState(0);
+  const got = useRef<MeterSample[]>([]);
+  const heard = useRef(0);
+  const body = useRef(ride);
+  useEffect(() => {
+    body.current = ride;
+  }, [ride]);
+
+  useEffect(() => {
+    if (!asked) return;
+    let wanted = true;
+    let source: EventSource | null = null;
+    let timer: ReturnType<typeof setTimeout> | undefined;
+    const lost = (): void => {
+      if (!wanted) return;
+      setState((was) => (was === 'ended' ? was : 'lost'));
+      source?.close();
+      clearTimeout(timer);
+      timer = setTimeout(() => void join(), AGAIN);
+    };
+    const join = async (): Promise<void> => {
+      try {
+        const answer = await fetch('/api/ride-meter', {
+          method: 'POST',
+          headers: { 'content-type': 'application/json' },
+          body: JSON.stringify({
+            ride: body.current,
+            seed,
+            fault: asked.fault,
+            speed: asked.speed,
+            from: got.current.length,
+          }),
+        });
+        const made = (await answer.json()) as { id?: unknown };
+        if (!wanted) return;
+        if (!answer.ok || typeof made.id !== 'string') {
+          lost();
+          return;
+        }
+        source = new EventSource(`/api/ride-meter/${made.id}?after=${got.current.length - 1}`);
+        source.onmessage = (event: MessageEvent<string>) => {
+          const rows: unknown = JSON.parse(event.data);
+          if (!Array.isArray(rows)) return;
+          // A reading told twice is one.
+          for (const row of rows) if (isRow(row) && row[0] === got.current.length) got.current.push(sampleOf(row));
+          heard.current = Date.now();
+          setSilentS(0);
+          setState('live');
+          setSamples([...got.current]);
+        };
+        source.addEventListener('end', () => {
+          source?.close();
+          setState('ended');
+          setAsked(null);
+        });
+        source.onerror = lost;
+      } catch {
+        lost();
+      }
+    };
+    void join();
+    const watch = setInterval(() => {
+      const silent = heard.current === 0 ? 0 : Date.now() - heard.current;
+      if (silent > SILENCE) {
+        setSilentS(Math.round(silent / 1000));
+        setState((was) => (was === 'live' ? 'lost' : was));
+      }
+    }, 500);
+    return () => {
+      wanted = false;
+      source?.close();
+      clearTimeout(timer);
+      clearInterval(watch);
+    };
+  }, [asked, seed]);
+
+  return {
+    samples,
+    state,
+    silentS,
+    start: (fault, speed) => {
+      got.current = [];
+      heard.current = 0;
+      setSilentS(0);
+      setSamples([]);
+      setState('joining');
+      setAsked({ fault, speed, at: Date.now() });
+    },
+    stop: () => {
+      setAsked(null);
+      setState(got.current.length > 0 ? 'ended' : 'off');
+    },
+    replay: (read) => {
+      setAsked(null);
+      got.current = [...read];
+      setSamples(read);
+      setState('replayed');
+    },
+  };
+}

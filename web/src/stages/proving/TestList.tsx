@@ -1,0 +1,81 @@
+import type { ProofSheet, ProofTest } from '@sprocket/core';
+import { proofWords, ProofSign } from '../../sheet/ProofSign.tsx';
+import { Show } from '../../ui/Show.tsx';
+import { TestPane } from './TestPane.tsx';
+
+interface TestListProps {
+  sheet: ProofSheet;
+  test: ProofTest;
+  onTest: (id: string) => void;
+}
+
+/** Tests gate by gate, and the sheet of the one in hand beside them. */
+export function TestList({ sheet, test, onTest }: TestListProps) {
+  return (
+    <div className="prove-two">
+      <div className="prove-lists">
+        {sheet.gates.map((gate) => {
+          const here = sheet.tests.filter((t) => t.gate === gate.id);
+          const open = gate.id === test.gate;
+          return (
+            <details key={`${gate.id} ${open}`} className="card prove-gate" open={open || undefined}>
+              <summary>
+                <h3>{gate.name}</h3>
+                <span className="quiet">{gate.what}</span>
+                <span className="num quiet">
+                  {gate.tried} of {gate.total}
+                </span>
+              </summary>
+              <ol className="test-rows">
+                {here.map((t) => (
+                  <li key={t.id}>
+                    <button
+                      type="button"
+                      className={`test-row test-${t.state}`}
+                      aria-current={t.id === test.id ? 'step' : undefined}
+                      onClick={() => onTest(t.id)}
+                    >
+                      <ProofSign state={t.state} />
+                      <span>{t.title}</span>
+                      <span className="test-said">
+                        <Said test={t} />
+                      </span>
+                    </button>
+                  </li>
+                ))}
+              </ol>
+            </details>
+          );
+        })}
+      </div>
+      <TestPane key={test.id} sheet={sheet} test={test} onTest={onTest} />
+    </div>
+  );
+}
+
+/** What a test came to, in a word or a figure. */
+export function Said({ test }: { test: ProofTest }) {
+  const read = test.readings.find((r) => r.value !== null);
+  const seen = test.sees?.find((s) => s.id === test.result?.saw);
+  if (read && read.value !== null)
+    return (
+      <>
+        <span className="sr">{proofWords[test.state]}: </span>
+        <Show
+          value={{
+            si: read.value,
+            dimension: read.dimension,
+            ...(read.digits === undefined ? {} : { digits: read.digits }),
+          }}
+        />
+      </>
+    );
+  if (seen)
+    return (
+      <>
+        <span className="sr">{proofWords[test.state]}: </span>
+        {seen.words}
+      </>
+    );
+  return <>{test.state === 'open' ? (test.safety ? 'safety' : '') : proofWords[test.state].toLowerCase()}</>;
+}
