@@ -248,6 +248,7 @@ export { type LoggedRide, MOST_RIDES } from './build/log.ts';
 export {
   type Coast,
   type Conditions,
+  conditionsSchema,
   type FaultSearch,
   MOST_RESULTS,
   type NotTried,

@@ -6,6 +6,13 @@ import { stages } from '../stages/all.ts';
 import { useBuild, useSend } from '../app/store.ts';
 import { uiActions } from '../app/uiSlice.ts';
 
+/** Sheets of their own, besides the stages. */
+const sheets: readonly (readonly [string, string, string])[] = [
+  ['faults', 'Fault finder', 'The test that tells most for the least trouble, and a practice bench'],
+  ['live', 'Live ride', 'What the meter says, what the plan said, how far it still goes'],
+  ['ride', 'Ride sheet', 'The road step by step, as planned and otherwise'],
+];
+
 /** Finds a stage, a part, a verdict or a field by its words. */
 export function Finder() {
   const navigate = useNavigate();
@@ -22,6 +29,13 @@ export function Finder() {
         description: s.decides,
         keywords: ['stage'],
         onClick: go(s.id),
+      })),
+      ...sheets.map(([id, label, description]) => ({
+        id: `sheet-${id}`,
+        label,
+        description,
+        keywords: ['sheet'],
+        onClick: go(id),
       })),
       ...stages.flatMap((s) =>
         (s.finds?.(build, plan) ?? []).map(({ id, label, description, path }) => ({

@@ -7,6 +7,8 @@ const keys: [string, string][] = [
   ['[  ]', 'stage before, stage after'],
   ['Ctrl K or ⌘ K', 'find a stage, part, rule or field'],
   ['R', 'the ride sheet'],
+  ['F', 'the fault finder'],
+  ['L', 'the live ride'],
   ['C', 'compare with another donor'],
   ['U', 'metric or imperial'],
   ['E', 'explain the figure in focus'],

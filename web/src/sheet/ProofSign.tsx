@@ -22,12 +22,7 @@ export function ProofSign({ state }: { state: ProofState }) {
       focusable="false"
     >
       {state === 'pass' ? <path className="proof-fill" d="M1.2 8.4l3-2.9 2.6 2.7 5.9-6.4 2.9 2.8-8.8 9.4z" /> : null}
-      {state === 'question' ? (
-        <>
-          <path className="proof-fill" d="M8 .8L15.2 8 8 15.2.8 8z" />
-          <path className="proof-cut" d="M6 6.4a2 2 0 1 1 2.6 1.9c-.5.2-.6.5-.6 1.1M8 11.2v.7" />
-        </>
-      ) : null}
+      {state === 'question' ? <path className="proof-fill" d="M8 .4L15.6 8 8 15.6.4 8z" /> : null}
       {state === 'stop' ? <path className="proof-fill" d="M5 1h6l4 4v6l-4 4H5l-4-4V5z" /> : null}
       {state === 'wentPast' ? (
         <>

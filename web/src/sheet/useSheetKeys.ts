@@ -20,6 +20,8 @@ export function useSheetKeys(): void {
     ['[', () => go(at - 1)],
     [']', () => go(at + 1)],
     ['R', () => void navigate(`/build/${buildId}/ride`)],
+    ['F', () => void navigate(`/build/${buildId}/faults`)],
+    ['L', () => void navigate(`/build/${buildId}/live`)],
     ['C', () => void navigate(`/build/${buildId}/compare`)],
     ['U', () => send(uiActions.unitsTurned())],
     ['E', () => (document.activeElement?.closest('[data-figure], .finding-open') as HTMLElement | null)?.click()],

@@ -1,4 +1,5 @@
 import { faultOf, faultTestOf, faultWords, reasonsOf, type Search, type SearchFinding } from '@sprocket/core';
+import '../../sheet/proof.css';
 import { timesWords, weightWords } from './words.ts';
 
 interface CausesProps {

@@ -42,7 +42,10 @@ export function Looking({ search: kept, proof }: { search: FaultSearch; proof: P
   const found = searchNow(search);
   const symptom = symptoms.find((s) => s.id === search.symptom);
   const keep = (more: Partial<FaultSearch>): void => {
-    send(buildActions.searchKept({ field: `proving.searches.${kept.id}`, value: { ...kept, ...more } }));
+    const value = { ...kept, ...more };
+    // Each answer is an edit of its own: undo goes back one, not all of them.
+    const field = `proving.searches.${kept.id}.${value.answers.map((a) => a.test).join()}`;
+    send(buildActions.searchKept({ field, value }));
   };
   const most = allowedNow(search);
   // With nothing left that can be asked with these tools, what leads is still told.

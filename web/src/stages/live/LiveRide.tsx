@@ -122,7 +122,7 @@ export function LiveRide() {
       </StageHead>
       <div className="live-bar card">
         {riding ? (
-          <Button color="dark" onClick={meter.stop}>
+          <Button variant="default" onClick={meter.stop}>
             End the ride
           </Button>
         ) : (
@@ -192,10 +192,16 @@ export function LiveRide() {
             label="Use so far"
             value={!now || now.useMean === null ? null : amount(now.useMean, 'energyPerWay', 1)}
             note={
-              <>
-                plan <Show value={amount(plan.use.low, 'energyPerWay', 1)} /> to{' '}
-                <Show value={amount(plan.use.high, 'energyPerWay', 1)} />
-              </>
+              now && now.distanceM > 150 ? (
+                <>
+                  plan by here <Show value={amount(now.planWh / now.distanceM, 'energyPerWay', 1)} />
+                </>
+              ) : (
+                <>
+                  plan <Show value={amount(plan.use.low, 'energyPerWay', 1)} /> to{' '}
+                  <Show value={amount(plan.use.high, 'energyPerWay', 1)} />
+                </>
+              )
             }
           />
         </section>

@@ -1,5 +1,12 @@
 import { Button } from '@mantine/core';
-import { amountText, type Conditions, type ProofSheet, type ProofTest } from '@sprocket/core';
+import {
+  amountText,
+  surfaceWords,
+  type Conditions,
+  type ProofSheet,
+  type ProofTest,
+  type Result,
+} from '@sprocket/core';
 import { useBuild, useUnits } from '../../app/store.ts';
 import { usePlan } from '../../sheet/PlanProvider.tsx';
 import { proofWords, ProofSign } from '../../sheet/ProofSign.tsx';
@@ -140,32 +147,36 @@ function Row({ test }: { test: ProofTest }) {
             ` (with ${test.notTried.witness.by})`
           ) : null
         ) : (
-          <Said test={test} />
+          <Said test={test} bare />
         )}
         {test.wentPast ? ` Reason: ${test.wentPast.reason}; witness ${test.wentPast.witness.by}.` : ''}
         {test.result?.note ? <span className="quiet"> {test.result.note}</span> : null}
       </td>
-      <td className="quiet">
-        {test.result ? <Under conditions={test.result.conditions} on={test.result.at} /> : null}
-      </td>
+      <td className="quiet">{test.result ? <Under test={test} result={test.result} /> : null}</td>
     </tr>
   );
 }
 
-/** Conditions in a line: only what somebody looked at. */
-function Under({ conditions, on }: { conditions: Conditions; on: string }) {
+/** Conditions in a line: when, and what its band goes by as far as somebody looked. */
+function Under({ test, result }: { test: ProofTest; result: Result }) {
   const units = useUnits();
-  const { charge, restV, headwindMs, temperatureC, massKg, surface, wet, cog } = conditions;
-  const said = [
-    on.slice(0, 10),
-    charge === null ? '' : `${Math.round(charge * 100)} % charge`,
-    restV === null ? '' : amountText({ si: restV, dimension: 'voltage' }, units),
-    headwindMs === null ? '' : `wind ${amountText({ si: headwindMs, dimension: 'speed' }, units)}`,
-    temperatureC === null ? '' : amountText({ si: temperatureC, dimension: 'temperature' }, units),
-    massKg === null ? '' : amountText({ si: massKg, dimension: 'mass', digits: 0 }, units),
-    surface ?? '',
-    wet ? 'wet' : '',
-    cog === null ? '' : `${cog} teeth`,
-  ];
-  return <>{said.filter((s) => s !== '').join(', ')}</>;
+  const { conditions, at } = result;
+  const said: Record<keyof Conditions, string> = {
+    charge: conditions.charge === null ? '' : `${Math.round(conditions.charge * 100)} % charge`,
+    restV: conditions.restV === null ? '' : amountText({ si: conditions.restV, dimension: 'voltage' }, units),
+    headwindMs:
+      conditions.headwindMs === null
+        ? ''
+        : `wind ${amountText({ si: conditions.headwindMs, dimension: 'speed' }, units)}`,
+    temperatureC:
+      conditions.temperatureC === null
+        ? ''
+        : amountText({ si: conditions.temperatureC, dimension: 'temperature' }, units),
+    massKg:
+      conditions.massKg === null ? '' : amountText({ si: conditions.massKg, dimension: 'mass', digits: 0 }, units),
+    surface: conditions.surface === null ? '' : surfaceWords[conditions.surface].toLowerCase(),
+    wet: conditions.wet ? 'wet' : '',
+    cog: conditions.cog === null ? '' : `${conditions.cog} teeth`,
+  };
+  return <>{[at.slice(0, 10), ...(test.asks ?? []).map((key) => said[key])].filter((s) => s !== '').join(', ')}</>;
 }

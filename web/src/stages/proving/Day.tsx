@@ -33,6 +33,7 @@ export function Day({ test }: { test: ProofTest }) {
   const set = (value: Partial<Conditions>): void => {
     send(buildActions.daySet({ field: `proving.day.${Object.keys(value).join()}`, value }));
   };
+  const known = asks.filter((key) => day[key] !== null && day[key] !== false).length;
   const { brief } = context.build;
   const planned: Partial<Record<keyof Conditions, ReturnType<typeof amount> | string>> = {
     charge: 'full',
@@ -42,8 +43,10 @@ export function Day({ test }: { test: ProofTest }) {
     cog: 'the one that pulls hardest',
   };
   return (
-    <fieldset className="day">
-      <legend>Conditions today</legend>
+    <details className="day" open={known === 0 || undefined}>
+      <summary>
+        Conditions today: {known === 0 ? 'as planned, nothing looked at' : `${known} of ${asks.length} looked at`}
+      </summary>
       <div className="fields fields-tight">
         {asks.map((key) => {
           const field = asked[key];
@@ -91,6 +94,6 @@ export function Day({ test }: { test: ProofTest }) {
           ) : null;
         })}
       </div>
-    </fieldset>
+    </details>
   );
 }

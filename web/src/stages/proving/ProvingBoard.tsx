@@ -1,5 +1,6 @@
 import type { ProofSheet, ProofState, ProofTest } from '@sprocket/core';
 import { BikeDrawing } from '../../drawing/BikeDrawing.tsx';
+import { pathOf } from '../../drawing/frame.ts';
 import { sideLabels } from '../../drawing/placeLabels.ts';
 import { usePlan } from '../../sheet/PlanProvider.tsx';
 import { proofWords } from '../../sheet/ProofSign.tsx';
@@ -9,6 +10,9 @@ interface BoardProps {
   test: ProofTest;
   onTest: (id: string) => void;
 }
+
+/** All of it is on: what is proved is built. */
+const BUILT = { motor: 'tight', pack: 'tight', 'rear wheel': 'tight', 'front wheel': 'tight', chain: 'tight' } as const;
 
 /** Worst first: what a place is marked by. */
 const order: readonly ProofState[] = ['stop', 'question', 'wentPast', 'open', 'notTried', 'pass'];
@@ -38,6 +42,7 @@ export function ProvingBoard({ sheet, test, onTest }: BoardProps) {
       layers={['parts']}
       sheet="sheet 9"
       tall
+      things={BUILT}
       tools={
         <ul className="mark-key" aria-label="How far it is proved">
           <li>
@@ -57,15 +62,17 @@ export function ProvingBoard({ sheet, test, onTest }: BoardProps) {
                 .filter((pin) => pin.place === test.place)
                 .map((pin) => ({ ...pin, side: 'left' as const, x: s.left + 10 * px, y: s.top - 10 * px - high }))
             : sideLabels(wide, s, high);
+        const { pack } = plan.drawing;
         return (
           <>
+            {pack ? <path d={pathOf(pack.outline, true)} className="prove-pack" strokeWidth={1.8 * px} /> : null}
             {labels.map(({ place, at, x, y, w, side, worst, next, done, total }) => (
               <g
                 key={place}
                 className={`place-pin${place === test.place ? ' place-lit' : ''}`}
                 role="button"
                 tabIndex={0}
-                aria-label={`${place}: ${done} of ${total} tried, ${proofWords[worst].toLowerCase()}`}
+                aria-description={proofWords[worst]}
                 onClick={() => onTest(next.id)}
                 onKeyDown={(event) => {
                   if (event.key === 'Enter' || event.key === ' ') {
@@ -111,7 +118,7 @@ export function ProvingBoard({ sheet, test, onTest }: BoardProps) {
                   className="pin-text prove-count"
                   textAnchor="end"
                 >
-                  {done}/{total}
+                  {`${done}/${total}`}
                 </text>
               </g>
             ))}

@@ -8,7 +8,7 @@ interface RoadProps {
 }
 
 const gateSays = {
-  through: 'open: through',
+  through: 'through',
   open: 'at this gate now',
   held: 'held by a stop',
   ahead: 'not reached yet',

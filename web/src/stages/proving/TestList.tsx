@@ -53,14 +53,14 @@ export function TestList({ sheet, test, onTest }: TestListProps) {
   );
 }
 
-/** What a test came to, in a word or a figure. */
-export function Said({ test }: { test: ProofTest }) {
+/** What a test came to, in a word or a figure; `bare` where its state is told already. */
+export function Said({ test, bare = false }: { test: ProofTest; bare?: boolean }) {
   const read = test.readings.find((r) => r.value !== null);
   const seen = test.sees?.find((s) => s.id === test.result?.saw);
   if (read && read.value !== null)
     return (
       <>
-        <span className="sr">{proofWords[test.state]}: </span>
+        {bare ? null : <span className="sr">{proofWords[test.state]}: </span>}
         <Show
           value={{
             si: read.value,
@@ -73,7 +73,7 @@ export function Said({ test }: { test: ProofTest }) {
   if (seen)
     return (
       <>
-        <span className="sr">{proofWords[test.state]}: </span>
+        {bare ? null : <span className="sr">{proofWords[test.state]}: </span>}
         {seen.words}
       </>
     );

@@ -38,6 +38,7 @@ export function TestPane({ sheet, test, onTest }: TestPaneProps) {
         {test.safety ? ' · safety: not to be left out' : ''}
       </p>
       <h2 id="test-title">{test.title}</h2>
+      <Bands test={test} />
       <p>{test.how}</p>
       <p className="quiet">{test.why}</p>
       {test.caution ? (
@@ -69,73 +70,6 @@ export function TestPane({ sheet, test, onTest }: TestPaneProps) {
           <Day test={test} />
           <Try test={test} trying={trying} />
         </>
-      )}
-      {test.readings.map((r) =>
-        r.band ? (
-          <figure key={r.id} className="band-figure">
-            <figcaption>
-              {r.what}:{' '}
-              <strong>
-                {r.value === null
-                  ? 'foretold'
-                  : r.verdict === 'pass'
-                    ? r.side === 'inside'
-                      ? 'inside'
-                      : 'outside, harmless'
-                    : r.side === 'low'
-                      ? 'below'
-                      : 'above'}
-              </strong>
-            </figcaption>
-            <BandMark reading={r} band={r.band} />
-            <details>
-              <summary>The sum behind it</summary>
-              <table className="band-sum">
-                <tbody>
-                  {r.band.sum.map((line) => (
-                    <tr key={line.label}>
-                      <th scope="row">{line.label}</th>
-                      <td className="num">
-                        <Show value={line.value} />
-                      </td>
-                      <td className="quiet">{line.from}</td>
-                    </tr>
-                  ))}
-                  {r.band.causes.slice(0, 4).map((c) => (
-                    <tr key={c.words}>
-                      <th scope="row">± {c.words}</th>
-                      <td className="num">
-                        <Show
-                          value={{
-                            si: c.half,
-                            dimension: r.dimension,
-                            ...(r.digits === undefined ? {} : { digits: r.digits + 1 }),
-                          }}
-                        />
-                      </td>
-                      <td className="quiet">half of 10 to 90 %</td>
-                    </tr>
-                  ))}
-                  {r.band.instrument > 0 ? (
-                    <tr>
-                      <th scope="row">± instrument</th>
-                      <td className="num">
-                        <Show
-                          value={{
-                            si: r.band.instrument,
-                            dimension: r.dimension,
-                            ...(r.digits === undefined ? {} : { digits: r.digits + 1 }),
-                          }}
-                        />
-                      </td>
-                      <td className="quiet">added as squares</td>
-                    </tr>
-                  ) : null}
-                </tbody>
-              </table>
-            </details>
-          </figure>
-        ) : null,
       )}
       <Outcome sheet={sheet} test={test} />
       <WhyNot test={test} />
@@ -280,5 +214,80 @@ function Outcome({ sheet, test }: { sheet: ProofSheet; test: ProofTest }) {
         </p>
       ) : null}
     </section>
+  );
+}
+
+/** What each reading was foretold to be, where it fell, and the sum behind it. */
+function Bands({ test }: { test: ProofTest }) {
+  return (
+    <>
+      {test.readings.map((r) =>
+        r.band ? (
+          <figure key={r.id} className="band-figure">
+            <figcaption>
+              {r.what}:{' '}
+              <strong>
+                {r.value === null
+                  ? 'foretold'
+                  : r.verdict === 'pass'
+                    ? r.side === 'inside'
+                      ? 'inside'
+                      : 'outside, harmless'
+                    : r.side === 'low'
+                      ? 'below'
+                      : 'above'}
+              </strong>
+            </figcaption>
+            <BandMark reading={r} band={r.band} />
+            <details>
+              <summary>The sum behind it</summary>
+              <table className="band-sum">
+                <tbody>
+                  {r.band.sum.map((line) => (
+                    <tr key={line.label}>
+                      <th scope="row">{line.label}</th>
+                      <td className="num">
+                        <Show value={line.value} />
+                      </td>
+                      <td className="quiet">{line.from}</td>
+                    </tr>
+                  ))}
+                  {r.band.causes.slice(0, 4).map((c) => (
+                    <tr key={c.words}>
+                      <th scope="row">± {c.words}</th>
+                      <td className="num">
+                        <Show
+                          value={{
+                            si: c.half,
+                            dimension: r.dimension,
+                            ...(r.digits === undefined ? {} : { digits: r.digits + 1 }),
+                          }}
+                        />
+                      </td>
+                      <td className="quiet">half of 10 to 90 %</td>
+                    </tr>
+                  ))}
+                  {r.band.instrument > 0 ? (
+                    <tr>
+                      <th scope="row">± instrument</th>
+                      <td className="num">
+                        <Show
+                          value={{
+                            si: r.band.instrument,
+                            dimension: r.dimension,
+                            ...(r.digits === undefined ? {} : { digits: r.digits + 1 }),
+                          }}
+                        />
+                      </td>
+                      <td className="quiet">added as squares</td>
+                    </tr>
+                  ) : null}
+                </tbody>
+              </table>
+            </details>
+          </figure>
+        ) : null,
+      )}
+    </>
   );
 }

@@ -1,4 +1,5 @@
 import type { Together } from '@sprocket/core';
+import '../../sheet/proof.css';
 
 /** Words for a weight, so that no bare percentage stands alone. */
 const inTen = (p: number): string =>
@@ -7,10 +8,13 @@ const inTen = (p: number): string =>
 /** What several readings say together: one cause for all of them, where one would do it. */
 export function TogetherCard({ joined }: { joined: Together }) {
   const shown = joined.causes.filter((c) => c.p >= 0.04).slice(0, 4);
+  // One cause that explains several readings is told at once; chance is told to who asks.
+  const leads = joined.causes[0]?.id !== 'nothing' && (joined.causes[0]?.p ?? 0) > 0.4;
   return (
-    <section className="card together" aria-labelledby="together-title">
-      <h2 id="together-title">Taken together</h2>
-      <p>{joined.words}</p>
+    <details className="card together" open={leads || undefined}>
+      <summary>
+        <h2>Taken together</h2> {joined.words}
+      </summary>
       <ol className="cause-rows">
         {shown.map((c) => (
           <li key={c.id}>
@@ -26,6 +30,6 @@ export function TogetherCard({ joined }: { joined: Together }) {
           </li>
         ))}
       </ol>
-    </section>
+    </details>
   );
 }
