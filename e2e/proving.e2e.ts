@@ -68,7 +68,10 @@ describe('proving', () => {
     await press(app.page, 'Undo');
     await openTest(app, 'roll-out');
     await press(app.page, 'Tune the plan to it');
-    await waitForText(app.page, '.tune', /The plan goes by it/);
+    await waitForText(app.page, '.outcome', /The plan goes by it/);
+    await press(app.page, 'Back to what was reckoned');
+    await press(app.page, 'Tune the plan to it');
+    await waitForText(app.page, '.outcome', /The plan goes by it/);
   });
 
   it('goes on in the stand view by plates and keys up to the hill, where a stop stops it', async () => {
@@ -188,7 +191,7 @@ describe('proving', () => {
       await app.page.keyboard.down('Control');
       await app.page.keyboard.press('a');
       await app.page.keyboard.up('Control');
-      await app.page.keyboard.type(text);
+      await app.page.keyboard.sendCharacter(text);
     };
     await write(`${points(30, 1.9)}\nfast`);
     await waitForText(app.page, '.coast', /Not understood: line 13: “fast”/);
@@ -281,6 +284,8 @@ describe('live ride', () => {
     const text = readFileSync(path, 'utf8');
     expect(text).to.match(/^time s,distance m,speed km\/h/);
     await chooseFile(app, 'Ride from a file', path);
+    await waitForText(app.page, '.live-state', /ridden again from a file/);
+    await press(app.page, 'To its end');
     await waitForText(app.page, '.live-state', /read from a file/);
     const broken = join(app.downloads, 'broken.csv');
     writeFileSync(

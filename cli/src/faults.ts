@@ -11,6 +11,7 @@ import {
   readFaultCase,
   runFaultCase,
   starterShelf,
+  toldBy,
   type FaultFacts,
   type ReadProblem,
 } from '@sprocket/core';
@@ -30,15 +31,16 @@ class NoBuild extends Error {
   }
 }
 
-/** Facts of the vehicle in a build file, looked for beside the case and where the command was given. */
-function factsIn(path: string | null, beside: string): FaultFacts {
-  if (path === null) return anyVehicle;
+/** Facts of the vehicle in a build file and what that tells besides, looked for beside the case and where the command was given. */
+function vehicleIn(path: string | null, beside: string): { facts: FaultFacts; told?: ReturnType<typeof toldBy> } {
+  if (path === null) return { facts: anyVehicle };
   const file = [resolve(beside, path), resolve(from, path)].find((p) => existsSync(p));
   if (file === undefined) throw new NoBuild([{ path: 'build', message: `no file ${path}` }]);
   const document = parseJson(readFileSync(file, 'utf8'));
   const read = document.ok ? readBuild(document.value) : document;
   if (!read.ok) throw new NoBuild(read.problems.map((p) => ({ path: `build: ${p.path}`, message: p.message })));
-  return faultFacts(planContext(read.value, starterShelf));
+  const context = planContext(read.value, starterShelf);
+  return { facts: faultFacts(context), told: toldBy(context) };
 }
 
 /** The value after a flag; undefined where the flag is not there. */
@@ -56,7 +58,7 @@ function lab(): void {
     return value;
   };
   try {
-    const facts = factsIn(flag('--build') ?? null, from);
+    const { facts } = vehicleIn(flag('--build') ?? null, from);
     process.stdout.write(JSON.stringify(faultLab(facts, whole('--lab', 2000, 1), whole('--seed', 7, 0))) + '\n');
   } catch (error) {
     if (!(error instanceof NoBuild)) throw error;
@@ -71,7 +73,10 @@ else
   runCases(
     'faults',
     readFaultCase,
-    (given, file) => runFaultCase(given, factsIn(given.build, dirname(resolve(from, file)))),
+    (given, file) => {
+      const { facts, told } = vehicleIn(given.build, dirname(resolve(from, file)));
+      return runFaultCase(given, facts, told);
+    },
     args,
     (_, error) => (error instanceof NoBuild ? error.problems : null),
   );

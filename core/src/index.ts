@@ -291,7 +291,7 @@ export {
   type MeterSample,
   standInRide,
 } from './proof/meter.ts';
-export { type Likelier, likelierBy, searchOf } from './proof/proofTells.ts';
+export { type Likelier, likelierBy, searchOf, toldBy } from './proof/proofTells.ts';
 export {
   type JudgedReading,
   mayTry,

@@ -1,10 +1,12 @@
 import type { Build } from '../build/build.ts';
+import type { PlanContext } from '../vehicle/context.ts';
+import { wiringOf } from '../wiring/wiring.ts';
 import type { FaultSearch } from '../build/proving.ts';
 import type { FaultTool } from './faults/fault.ts';
 import type { Search } from './faults/finder.ts';
 import { symptomIds, type SymptomId } from './faults/symptoms.ts';
-import type { ProofSheet } from './protocol.ts';
-import type { Together } from './together.ts';
+import { proofSheet, type ProofSheet } from './protocol.ts';
+import { together, type Together } from './together.ts';
 
 /** What a passed test takes off the odds of faults, and why. */
 interface Tells {
@@ -96,6 +98,13 @@ export function likelierBy(build: Build, sheet: ProofSheet | null, joined: Toget
   for (const { ended } of build.proving.searches)
     if (ended?.cured && ended.fault) by(ended.fault, AGAIN, 'it was here before');
   return { times, because };
+}
+
+/** All that a build itself tells the finder: what Proving found, what was here before, and how far it may be tried. */
+export function toldBy(context: PlanContext): Pick<Search, 'most' | 'likelier'> {
+  const sheet = proofSheet(context, wiringOf(context)?.checks ?? []);
+  const { times } = likelierBy(context.build, sheet, sheet && together(context, sheet));
+  return { most: sheet?.most ?? 'ride', likelier: times };
 }
 
 /** A kept search as the finder takes it. */

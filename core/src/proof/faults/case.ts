@@ -59,9 +59,16 @@ export function readFaultCase(value: unknown): ReadResult<FaultCase> {
   };
 }
 
-/** Runs a fault case on a vehicle: causes with their weights, the next test, the repair. */
-export function runFaultCase(given: FaultCase, facts: FaultFacts): object {
-  const search: Search = { ...given, facts, most: 'ride' };
+/**
+ * Runs a fault case on a vehicle: causes with their weights, the next test, the repair.
+ * @param told what the vehicle’s own build tells besides: how far it may be tried, and which faults are likelier
+ */
+export function runFaultCase(
+  given: FaultCase,
+  facts: FaultFacts,
+  told: Pick<Search, 'most' | 'likelier'> = { most: 'ride' },
+): object {
+  const search: Search = { ...given, facts, ...told };
   const found = searchNow(search);
   return {
     faults: found.causes,

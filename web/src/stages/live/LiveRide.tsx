@@ -33,6 +33,7 @@ const stateWords: Record<MeterState, string> = {
   live: 'readings come',
   lost: 'the stream is lost; the last readings stand, and it is asked for again',
   ended: 'the ride is over',
+  replaying: 'ridden again from a file',
   replayed: 'read from a file',
 };
 
@@ -56,7 +57,7 @@ export function LiveRide() {
         <strong className="marked">Choose kit and battery first</strong>: a ride is held against the plan.
       </StageHead>
     );
-  const riding = state === 'joining' || state === 'live' || state === 'lost';
+  const riding = state === 'joining' || state === 'live' || state === 'lost' || state === 'replaying';
   const read = async (file: File | null): Promise<void> => {
     if (!file) return;
     if (file.size > LARGEST) {
@@ -75,7 +76,7 @@ export function LiveRide() {
         ? `${file.name}: without ${found.without.join(', ')}, worked out from the rest.`
         : `${file.name}, ${found.samples.length} readings.`,
     );
-    meter.replay(found.samples);
+    meter.replay(found.samples, Number(speed));
   };
   const save = (): void => {
     const last = samples.at(-1);
@@ -123,7 +124,7 @@ export function LiveRide() {
       <div className="live-bar card">
         {riding ? (
           <Button variant="default" onClick={meter.stop}>
-            End the ride
+            {state === 'replaying' ? 'To its end' : 'End the ride'}
           </Button>
         ) : (
           <Button onClick={() => meter.start(fault, Number(speed))}>Ride</Button>

@@ -2,7 +2,7 @@ import type { MeterFault, MeterSample, RideCase } from '@sprocket/core';
 import { useEffect, useRef, useState } from 'react';
 
 /** How the stream stands. */
-export type MeterState = 'off' | 'joining' | 'live' | 'lost' | 'ended' | 'replayed';
+export type MeterState = 'off' | 'joining' | 'live' | 'lost' | 'ended' | 'replaying' | 'replayed';
 
 export interface Meter {
   samples: readonly MeterSample[];
@@ -12,7 +12,7 @@ export interface Meter {
   start: (fault: MeterFault, speed: number) => void;
   stop: () => void;
   /** A ride read from a file in place of the stream. */
-  replay: (samples: readonly MeterSample[]) => void;
+  replay: (samples: readonly MeterSample[], speed: number) => void;
 }
 
 type Row = [
@@ -51,6 +51,7 @@ export function useMeter(ride: RideCase | null, seed: number): Meter {
   const [state, setState] = useState<MeterState>('off');
   const [asked, setAsked] = useState<{ fault: MeterFault; speed: number; at: number } | null>(null);
   const [silentS, setSilentS] = useState(0);
+  const [file, setFile] = useState<{ samples: readonly MeterSample[]; speed: number } | null>(null);
   const got = useRef<MeterSample[]>([]);
   const heard = useRef(0);
   const body = useRef(ride);
@@ -126,6 +127,25 @@ export function useMeter(ride: RideCase | null, seed: number): Meter {
     };
   }, [asked, seed]);
 
+  // A file is ridden again in its own time, as many seconds in one as asked for.
+  useEffect(() => {
+    if (!file) return;
+    const since = Date.now();
+    const first = file.samples[0]?.timeS ?? 0;
+    const tick = setInterval(() => {
+      const at = first + ((Date.now() - since) / 1000) * file.speed;
+      let to = got.current.length;
+      while (to < file.samples.length && (file.samples[to] as MeterSample).timeS <= at) to++;
+      got.current = file.samples.slice(0, to);
+      setSamples(got.current);
+      if (to === file.samples.length) {
+        setState('replayed');
+        setFile(null);
+      }
+    }, 250);
+    return () => clearInterval(tick);
+  }, [file]);
+
   return {
     samples,
     state,
@@ -140,13 +160,20 @@ export function useMeter(ride: RideCase | null, seed: number): Meter {
     },
     stop: () => {
       setAsked(null);
-      setState(got.current.length > 0 ? 'ended' : 'off');
+      if (file) {
+        // To its end at once: all of it is known.
+        got.current = [...file.samples];
+        setSamples(got.current);
+        setFile(null);
+        setState('replayed');
+      } else setState(got.current.length > 0 ? 'ended' : 'off');
     },
-    replay: (read) => {
+    replay: (read, speed) => {
       setAsked(null);
-      got.current = [...read];
-      setSamples(read);
-      setState('replayed');
+      got.current = [];
+      setSamples([]);
+      setState('replaying');
+      setFile({ samples: read, speed });
     },
   };
 }

@@ -1,6 +1,5 @@
 import { Button, Textarea, TextInput } from '@mantine/core';
 import { tuningOf, type ProofSheet, type ProofTest, type Result } from '@sprocket/core';
-import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { buildActions } from '../../app/buildSlice.ts';
 import { useBuild, useSend } from '../../app/store.ts';
@@ -153,11 +152,17 @@ function Outcome({ sheet, test }: { sheet: ProofSheet; test: ProofTest }) {
   const send = useSend();
   const context = usePlanContext();
   const { buildId = '' } = useParams();
-  const [taken, setTaken] = useState(false);
   if (test.state === 'open' || test.state === 'notTried') return null;
   const seen = test.sees?.find((s) => s.id === test.result?.saw);
   const tuning = tuningOf(context, sheet, test.id, thisMinute());
-  const tunedBy = Object.values(context.build.tuned).some((t) => t?.from.test === test.id);
+  const { tuned } = context.build;
+  const mine = (Object.keys(tuned) as (keyof typeof tuned)[]).filter((key) => tuned[key]?.from.test === test.id);
+  const tunedBy = mine.length > 0;
+  const untune = (): void => {
+    send(
+      buildActions.tunedTo({ field: `tuned.${test.id}`, value: Object.fromEntries(mine.map((key) => [key, null])) }),
+    );
+  };
   return (
     <section className={`outcome outcome-${test.state}`} aria-label="Outcome">
       <p className="outcome-head">
@@ -183,19 +188,25 @@ function Outcome({ sheet, test }: { sheet: ProofSheet; test: ProofTest }) {
           ) : null}
         </p>
       ))}
-      {tuning && 'tuned' in tuning ? (
+      {tunedBy ? (
+        <p>
+          The plan goes by it.{' '}
+          <button type="button" className="link-button" onClick={untune}>
+            Back to what was reckoned
+          </button>
+        </p>
+      ) : tuning && 'tuned' in tuning ? (
         <p className="tune">
           <Button
             size="compact-md"
             variant="default"
-            onClick={() => {
-              send(buildActions.tunedTo({ field: `tuned.${test.id}`, value: tuning.tuned }));
-              setTaken(true);
-            }}
+            onClick={() => send(buildActions.tunedTo({ field: `tuned.${test.id}`, value: tuning.tuned }))}
           >
             Tune the plan to it
           </Button>{' '}
-          <span className="quiet">{taken || tunedBy ? 'The plan goes by it.' : <Say words={tuning.words} />}</span>
+          <span className="quiet">
+            <Say words={tuning.words} />
+          </span>
         </p>
       ) : tuning ? (
         <p className="quiet">{tuning.not}</p>
