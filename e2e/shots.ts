@@ -12,11 +12,14 @@ interface Shot {
   click?: string;
   scroll?: string;
   wait?: string;
+  /** Pressed once what is waited for is there. */
+  then?: string;
+  /** Left alone so long before it is taken, ms. */
+  pause?: number;
 }
 
 const shots: Shot[] = [
   { name: 'kinds', path: '/kinds', height: 1110 },
-  { name: 'make', path: '/build/demo-lockkeeper/pack', height: 1150, click: '.walk .leg:nth-child(4)' },
   { name: 'builds', path: '/' },
   { name: 'brief', path: '/build/demo-mixte/brief' },
   { name: 'donor', path: '/build/demo-mixte/donor' },
@@ -25,13 +28,19 @@ const shots: Shot[] = [
   { name: 'gearing', path: '/build/demo-box/gearing', scroll: '#chain-title' },
   { name: 'ride', path: '/build/demo-mixte/ride', wait: '.tally[data-spread="drawn"]' },
   { name: 'trike-dark', path: '/build/demo-trike/drive', dark: true },
-  { name: 'carbon-stop', path: '/build/demo-gravel/drive' },
   { name: 'build', path: '/build/demo-trike/build', wait: '.standing-now' },
   { name: 'wiring', path: '/build/demo-mixte/wiring' },
   { name: 'loom', path: '/build/demo-trike/wiring', click: '.walk .leg:nth-child(2)', wait: '.loom' },
   { name: 'parts', path: '/build/demo-box/parts' },
+  { name: 'proving', path: '/build/demo-gravel/proving' },
+  {
+    name: 'faults',
+    path: '/build/demo-gravel/faults?symptom=cutsOut',
+    wait: '.plate:nth-child(3)',
+    then: '.plate:nth-child(3)',
+  },
+  { name: 'live', path: '/build/demo-mixte/live', click: '.live-bar > button', wait: '.live-live', pause: 14_000 },
   { name: 'compare', path: '/build/demo-mixte/compare' },
-  { name: 'finding', path: '/build/demo-mixte/drive', click: '.finding-open' },
   { name: 'stand', path: '/build/demo-trike/build', click: '.to-stand', wait: '.stand' },
   { name: 'donor-phone', path: '/build/demo-lockkeeper/donor', width: 390, height: 844 },
 ];
@@ -46,8 +55,9 @@ for (const dark of [false, true]) {
     await visit(app, shot.path);
     if (shot.click) await app.page.click(shot.click);
     if (shot.wait) await app.page.waitForSelector(shot.wait);
+    if (shot.then) await app.page.click(shot.then);
     if (shot.scroll) await app.page.$eval(shot.scroll, (e) => e.scrollIntoView());
-    await new Promise((done) => setTimeout(done, 500));
+    await new Promise((done) => setTimeout(done, shot.pause ?? 500));
     await app.page.screenshot({ path: fileURLToPath(new URL(`${shot.name}.png`, folder)) as `${string}.png` });
     process.stdout.write(`docs/screenshots/${shot.name}.png\n`);
   }
