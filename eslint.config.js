@@ -13,6 +13,7 @@ const LONG = [
   'core/src/parts/shelf/*.ts',
   'core/src/proof/faults/data/*.ts',
   'core/src/proof/tests/*.ts',
+  'core/src/index.ts',
   'scripts/make-demo.ts',
   'core/src/donor/geometry.ts',
   'core/src/layout/place.ts',

@@ -86,6 +86,15 @@ function noLoadSum(on: DaySystem): SumLine[] {
       value: `${found.shaftRadS.toFixed(1)} rad/s`,
       from: found.limited ? 'held at the limit set' : '(V − R·Tc/kt) ÷ (kt + R·kv/kt)',
     },
+    ...(found.limited
+      ? [
+          {
+            label: 'Without the limit',
+            value: amount(noLoad(on.system, on.charge).speedMs, 'speed', 1),
+            from: 'its volts would allow',
+          },
+        ]
+      : []),
     {
       label: 'Wheel turns',
       value: `${found.wheelRadS.toFixed(2)} rad/s`,

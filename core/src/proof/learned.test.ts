@@ -1,7 +1,14 @@
 import { expect } from 'chai';
 import { demoBuild } from '../../test/demoBuild.ts';
 import type { Build } from '../build/build.ts';
-import { conditionsSchema, type Coast, type Conditions, type Proving, type Result } from '../build/proving.ts';
+import {
+  conditionsSchema,
+  usualProving,
+  type Coast,
+  type Conditions,
+  type Proving,
+  type Result,
+} from '../build/proving.ts';
 import { GRAVITY } from '../constants.ts';
 import { starterShelf } from '../parts/shelf/starterShelf.ts';
 import { planContext } from '../plan/context.ts';
@@ -44,7 +51,7 @@ function free(): Build {
   const build = demoBuild('gravel');
   return {
     ...build,
-    proving: { ...build.proving, results: [], coasts: [] },
+    proving: usualProving(),
     choice: { ...build.choice, assistLimitMs: 20, usesThrottle: true },
   };
 }

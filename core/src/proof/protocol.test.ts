@@ -397,6 +397,54 @@ describe('protocol', () => {
     expect(test?.readings[0]?.band?.mid).to.be.closeTo(packVolts(pack, 0.5), 1e-9);
   });
 
+  it('passes nothing that was read or seen in part, and what is amiss says so at once', () => {
+    const build = demoBuild('mixte');
+    const state = (results: Result[], id: string) =>
+      sheetOf(proving(build, { results })).tests.find((t) => t.id === id);
+    const band = (id: string, reading: string) =>
+      sheetOf(build)
+        .tests.find((t) => t.id === id)
+        ?.readings.find((r) => r.id === reading)?.band;
+    const speed = band('no-load', 'speed')?.mid ?? 0;
+    const amps = band('no-load', 'amps');
+    const half = result('no-load', { readings: { speed } });
+    expect(state([half], 'no-load')?.state).to.equal('open');
+    expect(state([half], 'no-load')?.result).to.deep.equal(half);
+    expect(state([result('no-load', { readings: { speed, amps: amps?.mid ?? 0 } })], 'no-load')?.state).to.equal(
+      'pass',
+    );
+    expect(state([result('no-load', { readings: { amps: (amps?.high ?? 0) * 1.5 } })], 'no-load')?.state).to.equal(
+      'question',
+    );
+    // Volts read and the lamp not looked at, or the other way round.
+    const volts = band('full-volts', 'volts')?.mid ?? 0;
+    expect(state([result('full-volts', { readings: { volts } })], 'full-volts')?.state).to.equal('open');
+    expect(state([result('full-volts', { saw: 'changed' })], 'full-volts')?.state).to.equal('open');
+    expect(state([result('full-volts', { saw: 'changed', readings: { volts } })], 'full-volts')?.state).to.equal(
+      'pass',
+    );
+    expect(state([result('full-volts', { saw: 'hot' })], 'full-volts')?.state).to.equal('stop');
+  });
+
+  it('adds up what is a sum, and lets it be read whole', () => {
+    const build = demoBuild('mixte');
+    const total = (readings: Record<string, number>) =>
+      sheetOf(proving(build, { results: [result('weigh-in', { readings })] }))
+        .tests.find((t) => t.id === 'weigh-in')
+        ?.readings.find((r) => r.id === 'total')?.value;
+    expect(total({ front: 30, rear: 65 })).to.equal(95);
+    expect(total({ front: 30 })).to.equal(null);
+    expect(total({ total: 96 })).to.equal(96);
+  });
+
+  it('a motor that never ran proves no cut-off', () => {
+    const build = passedUpTo(demoBuild('mixte'), 'range');
+    const sheet = sheetOf(
+      proving(build, { results: [...build.proving.results, result('cutoff-left', { id: 'x', saw: 'dead' })] }),
+    );
+    expect(sheet.stops).to.deep.equal(['cutoff-left']);
+  });
+
   it('names what is to be tried again after a repair at a place', () => {
     const build = passedUpTo(demoBuild('mixte'), 'stand');
     const bad = proving(build, { results: [...build.proving.results, result('wheels', { id: 'x', saw: 'rubs' })] });

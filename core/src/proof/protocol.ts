@@ -90,6 +90,19 @@ export function readingSays(
   return { side, verdict: harmless === where ? 'pass' : 'question' };
 }
 
+/** A reading as it was taken, or as those it is the sum of were. */
+function valueOf(
+  { id, sumOf }: Pick<ReadingSpec, 'id' | 'sumOf'>,
+  taken: Readonly<Record<string, number>>,
+): number | null {
+  const own = taken[id];
+  if (own !== undefined) return own;
+  const parts = (sumOf ?? []).map((part) => taken[part]);
+  return parts.length > 0 && parts.every((part) => part !== undefined)
+    ? parts.reduce((sum, part) => sum + part, 0)
+    : null;
+}
+
 /** What the bands of a test are worked out from under some conditions; null without kit or pack. */
 export function bandsFrom(
   context: PlanContext,
@@ -159,14 +172,16 @@ function testNow(
   const result = results.at(-1) ?? null;
   const from = bands(result?.conditions ?? proving.day);
   const readings = (from && spec.reads ? spec.reads(from) : []).map((reading): JudgedReading => {
-    const value = result?.readings[reading.id] ?? null;
+    const value = valueOf(reading, result?.readings ?? {});
     const says = value === null ? null : readingSays(reading, value);
     return { ...reading, value, side: says?.side ?? null, verdict: says?.verdict ?? null };
   });
   const seen = spec.sees?.find((s) => s.id === result?.saw);
   const says = worst([...readings.flatMap((r) => r.verdict ?? []), ...(seen ? [seen.is] : [])]);
-  // A reading the plan foretells nothing of was still taken.
-  const said = says ?? (result && (Object.keys(result.readings).length > 0 || result.saw !== null) ? 'pass' : null);
+  // Nothing passes that was not read and seen whole; what is amiss says so at once.
+  const whole =
+    result !== null && (spec.sees === undefined || seen !== undefined) && readings.every((r) => r.value !== null);
+  const said = says === null || says === 'pass' ? (whole ? 'pass' : null) : says;
   const wentPast = (result && proving.wentPast.find((w) => w.id === result.id)) ?? null;
   const notTried = proving.notTried.find((n) => n.id === spec.id) ?? null;
   const state: ProofState =

@@ -86,6 +86,8 @@ export interface ReadingSpec {
   /** Which of the plan's figures it is, where results are judged together. */
   signal?: Signal;
   tune?: TuneKind;
+  /** It is these readings together: not asked for by itself. */
+  sumOf?: readonly string[];
 }
 
 /** What moves a reading out of its band on one side. */

@@ -7,7 +7,7 @@ import {
   type ProofSheet,
   type Together,
 } from '@sprocket/core';
-import { useEffect, useMemo, useState } from 'react';
+import { useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { useApp, useBuild } from '../app/store.ts';
 import { coreWorker } from '../workers/core.ts';
 import { usePlan, usePlanContext } from './PlanProvider.tsx';
@@ -24,8 +24,9 @@ const DRAWN = 200;
 
 /** Protocol of the open build. `rides`: the bands of use and range are drawn in the worker as well. */
 export function useProof(rides = false): Proof {
-  const context = usePlanContext();
-  const plan = usePlan();
+  // A note that is typed must not wait for every band.
+  const context = useDeferredValue(usePlanContext());
+  const plan = useDeferredValue(usePlan());
   const { proving } = context.build;
   const own = useApp((state) => state.shelf.own);
   const day = useMemo(() => JSON.stringify(proving.day), [proving.day]);

@@ -294,7 +294,15 @@ export const mechanicalTests: readonly ProofSpec[] = [
       return [
         { id: 'front', what: from.facts.trikeWheels ? 'Front axle' : 'Front wheel', dimension: 'mass', band: front },
         { id: 'rear', what: from.facts.trikeWheels ? 'Rear axle' : 'Rear wheel', dimension: 'mass', band: rear },
-        { id: 'total', what: 'Both together', dimension: 'mass', band: total, signal: 'massKg', tune: 'mass' },
+        {
+          id: 'total',
+          what: 'Both together',
+          dimension: 'mass',
+          band: total,
+          signal: 'massKg',
+          tune: 'mass',
+          sumOf: ['front', 'rear'],
+        },
       ];
     },
     outside: [

@@ -20,7 +20,7 @@ const cutoff = (side: 'left' | 'right'): ProofSpec => ({
     { id: 'cuts', words: 'cuts at once, comes back', is: 'pass' },
     { id: 'late', words: 'cuts late', is: 'question' },
     { id: 'runs', words: 'runs on', is: 'stop' },
-    { id: 'dead', words: 'it never ran', is: 'question' },
+    { id: 'dead', words: 'it never ran', is: 'stop' },
   ],
   outside: [
     { side: 'seen', words: 'Its sensor sees the magnet still, or its lead is out.', symptom: 'noCut' },
@@ -50,7 +50,7 @@ export const standTests: readonly ProofSpec[] = [
       { id: 'forward', words: 'forward and quiet', is: 'pass' },
       { id: 'backward', words: 'backward', is: 'stop' },
       { id: 'growls', words: 'growls or jerks', is: 'stop' },
-      { id: 'nothing', words: 'nothing happens', is: 'question' },
+      { id: 'nothing', words: 'nothing happens', is: 'stop' },
     ],
     outside: [
       { side: 'seen', words: 'Phases, direction setting, or the wheel in the wrong way round.', symptom: 'backwards' },

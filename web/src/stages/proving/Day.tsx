@@ -5,6 +5,7 @@ import { useBuild, useSend } from '../../app/store.ts';
 import { usePlanContext } from '../../sheet/PlanProvider.tsx';
 import { AmountField } from '../../ui/AmountField.tsx';
 import { Show } from '../../ui/Show.tsx';
+import { today } from '../../ui/today.ts';
 
 interface Asked {
   label: string;
@@ -25,7 +26,7 @@ const asked: Partial<Record<keyof Conditions, Asked>> = {
 
 /** The conditions a test's band goes by: carried from the last test, typed once a day. */
 export function Day({ test }: { test: ProofTest }) {
-  const { day } = useBuild().proving;
+  const { day, results } = useBuild().proving;
   const send = useSend();
   const context = usePlanContext();
   const asks = test.asks ?? [];
@@ -33,6 +34,10 @@ export function Day({ test }: { test: ProofTest }) {
   const set = (value: Partial<Conditions>): void => {
     send(buildActions.daySet({ field: `proving.day.${Object.keys(value).join()}`, value }));
   };
+  // Charge, wind and warmth of another day are not today’s.
+  const last = results.at(-1)?.at.slice(0, 10);
+  const stale = [day.charge, day.restV, day.headwindMs, day.temperatureC].some((v) => v !== null);
+  const carried = stale && last !== undefined && last !== today() ? last : null;
   const known = asks.filter((key) => day[key] !== null && day[key] !== false).length;
   const { brief } = context.build;
   const planned: Partial<Record<keyof Conditions, ReturnType<typeof amount> | string>> = {
@@ -46,6 +51,7 @@ export function Day({ test }: { test: ProofTest }) {
     <details className="day" open={known === 0 || undefined}>
       <summary>
         Conditions today: {known === 0 ? 'as planned, nothing looked at' : `${known} of ${asks.length} looked at`}
+        {carried ? <strong>, carried over from {carried}: look again</strong> : null}
       </summary>
       <div className="fields fields-tight">
         {asks.map((key) => {

@@ -39,6 +39,7 @@ function StandSheet({
   const next = sheet.tests[at + 1];
   const back = sheet.tests[at - 1];
   const banded = test.readings.find((r) => r.band);
+  const asked = test.readings.filter((r) => r.sumOf === undefined);
   const done = (): void => {
     // What was read is kept; a stop is not gone past by a press: it shows itself first.
     if (trying.something) trying.keep();
@@ -104,7 +105,7 @@ function StandSheet({
               ))}
             </div>
           ) : null}
-          {test.readings.map((r) => (
+          {asked.map((r) => (
             <div key={r.id} className="stand-reading">
               <AmountField
                 label={r.what}

@@ -1,17 +1,16 @@
 import { Button, Textarea, TextInput } from '@mantine/core';
-import { tuningOf, type ProofSheet, type ProofTest, type Result } from '@sprocket/core';
+import { partById, tuningOf, type ProofSheet, type ProofTest, type Result } from '@sprocket/core';
 import { Link, useParams } from 'react-router';
 import { buildActions } from '../../app/buildSlice.ts';
 import { useBuild, useSend } from '../../app/store.ts';
-import { BandMark } from '../../sheet/BandMark.tsx';
 import { Photos } from '../../sheet/Photos.tsx';
 import { usePlanContext, useShelf } from '../../sheet/PlanProvider.tsx';
 import { proofWords, ProofSign } from '../../sheet/ProofSign.tsx';
 import { AmountField } from '../../ui/AmountField.tsx';
 import { longWords } from '../../ui/moments.ts';
-import { Say, Show } from '../../ui/Show.tsx';
+import { Say } from '../../ui/Show.tsx';
 import { thisMinute } from '../../ui/today.ts';
-import { partById } from '@sprocket/core';
+import { Bands } from './Bands.tsx';
 import { Day } from './Day.tsx';
 import { useTrying } from './useTrying.ts';
 import { WhyNot } from './WhyNot.tsx';
@@ -79,7 +78,7 @@ export function TestPane({ sheet, test, onTest }: TestPaneProps) {
             autosize
             minRows={1}
             maxLength={2000}
-            value={test.result.note}
+            value={build.proving.results.find((r) => r.id === test.result?.id)?.note ?? ''}
             onChange={(event) =>
               send(
                 buildActions.resultKept({
@@ -106,6 +105,8 @@ export function TestPane({ sheet, test, onTest }: TestPaneProps) {
 
 /** What is seen and read, and the plate that keeps it. */
 function Try({ test, trying }: { test: ProofTest; trying: ReturnType<typeof useTrying> }) {
+  const asked = test.readings.filter((r) => r.sumOf === undefined);
+  const missing = test.state === 'open' && test.result ? missingOf(test) : [];
   return (
     <div className="try">
       {test.sees ? (
@@ -125,9 +126,9 @@ function Try({ test, trying }: { test: ProofTest; trying: ReturnType<typeof useT
           ))}
         </div>
       ) : null}
-      {test.readings.length > 0 ? (
+      {asked.length > 0 ? (
         <div className="fields">
-          {test.readings.map((r) => (
+          {asked.map((r) => (
             <AmountField
               key={r.id}
               label={r.what}
@@ -141,10 +142,23 @@ function Try({ test, trying }: { test: ProofTest; trying: ReturnType<typeof useT
         </div>
       ) : null}
       <Button onClick={trying.keep} disabled={!trying.something}>
-        {test.result || test.state !== 'open' ? 'Keep as tried again' : 'Keep the result'}
+        {missing.length > 0
+          ? 'Keep this as well'
+          : test.result || test.state !== 'open'
+            ? 'Keep as tried again'
+            : 'Keep the result'}
       </Button>
+      {missing.length > 0 ? <p role="status">Kept so far; still wanted: {missing.join(', ')}.</p> : null}
     </div>
   );
+}
+
+/** What of a test was not read or seen yet. */
+function missingOf(test: ProofTest): string[] {
+  return [
+    ...(test.sees && test.result?.saw === null ? ['what was seen'] : []),
+    ...test.readings.filter((r) => r.value === null && r.sumOf === undefined).map((r) => r.what.toLowerCase()),
+  ];
 }
 
 /** How it came out, what that means, and what can be done with it. */
@@ -225,80 +239,5 @@ function Outcome({ sheet, test }: { sheet: ProofSheet; test: ProofTest }) {
         </p>
       ) : null}
     </section>
-  );
-}
-
-/** What each reading was foretold to be, where it fell, and the sum behind it. */
-function Bands({ test }: { test: ProofTest }) {
-  return (
-    <>
-      {test.readings.map((r) =>
-        r.band ? (
-          <figure key={r.id} className="band-figure">
-            <figcaption>
-              {r.what}:{' '}
-              <strong>
-                {r.value === null
-                  ? 'foretold'
-                  : r.verdict === 'pass'
-                    ? r.side === 'inside'
-                      ? 'inside'
-                      : 'outside, harmless'
-                    : r.side === 'low'
-                      ? 'below'
-                      : 'above'}
-              </strong>
-            </figcaption>
-            <BandMark reading={r} band={r.band} />
-            <details>
-              <summary>The sum behind it</summary>
-              <table className="band-sum">
-                <tbody>
-                  {r.band.sum.map((line) => (
-                    <tr key={line.label}>
-                      <th scope="row">{line.label}</th>
-                      <td className="num">
-                        <Show value={line.value} />
-                      </td>
-                      <td className="quiet">{line.from}</td>
-                    </tr>
-                  ))}
-                  {r.band.causes.slice(0, 4).map((c) => (
-                    <tr key={c.words}>
-                      <th scope="row">± {c.words}</th>
-                      <td className="num">
-                        <Show
-                          value={{
-                            si: c.half,
-                            dimension: r.dimension,
-                            ...(r.digits === undefined ? {} : { digits: r.digits + 1 }),
-                          }}
-                        />
-                      </td>
-                      <td className="quiet">half of 10 to 90 %</td>
-                    </tr>
-                  ))}
-                  {r.band.instrument > 0 ? (
-                    <tr>
-                      <th scope="row">± instrument</th>
-                      <td className="num">
-                        <Show
-                          value={{
-                            si: r.band.instrument,
-                            dimension: r.dimension,
-                            ...(r.digits === undefined ? {} : { digits: r.digits + 1 }),
-                          }}
-                        />
-                      </td>
-                      <td className="quiet">added as squares</td>
-                    </tr>
-                  ) : null}
-                </tbody>
-              </table>
-            </details>
-          </figure>
-        ) : null,
-      )}
-    </>
   );
 }

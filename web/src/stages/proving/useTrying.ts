@@ -46,23 +46,28 @@ export function useTrying(sheet: ProofSheet, test: ProofTest): Trying {
             value: { check: test.meter, reading: { volts, on: today(), of: build.choice.packId } },
           }),
         );
-      else
+      else {
+        // What was read or seen in part is gone on with, under the conditions it was begun with.
+        const begun = test.state === 'open' ? test.result : null;
         send(
           buildActions.resultKept({
             field: `proving.${test.id}`,
             value: {
-              id: crypto.randomUUID(),
-              test: test.id,
+              ...(begun ?? {
+                id: crypto.randomUUID(),
+                test: test.id,
+                conditions: build.proving.day,
+                note: '',
+                witness: null,
+              }),
               at: thisMinute(),
               by: build.built.builder,
-              conditions: build.proving.day,
-              readings,
-              saw,
-              note: '',
-              witness: null,
+              readings: { ...begun?.readings, ...readings },
+              saw: saw ?? begun?.saw ?? null,
             },
           }),
         );
+      }
       setReadings({});
       setSaw(null);
     },
