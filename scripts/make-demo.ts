@@ -878,7 +878,7 @@ function halfProved(build: Build, last: string): void {
       build.wiring.checks[test.meter] = {
         volts: Number((readings.volts ?? 0).toFixed(1)),
         on: at.slice(0, 10),
-        of: null,
+        of: build.choice.packId,
       };
       continue;
     }

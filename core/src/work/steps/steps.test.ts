@@ -148,9 +148,9 @@ describe('the steps of a build', () => {
     expect(waitOf('grease')).to.equal(undefined);
   });
 
-  it('one to two hours of practised work for a whole kit, four to eight for a beginner, remedies apart', () => {
+  it('one to two hours of practised work for a whole kit, four to eight for a beginner, remedies and repairs apart', () => {
     for (const name of demos) {
-      const own = planOf(demoBuild(name)).bench.steps.filter((s) => s.rule === null);
+      const own = planOf(demoBuild(name)).bench.steps.filter((s) => s.rule === null && !s.id.startsWith('repair:'));
       const sum = (of: (s: (typeof own)[number]) => number): number => own.reduce((all, s) => all + of(s), 0) / 60;
       expect(
         sum((s) => s.practised),

@@ -166,7 +166,7 @@ export function LiveRide() {
       </div>
       <p className="quiet">
         The meter is a stand-in of this server: an invented ride of this build, with a meter’s noise. A real meter’s
-        table can be read in its place.
+        table can be read in its place. On the road, eyes stay on it: read this when stopped.
       </p>
       {faults.length > 0 ? (
         <div className="card" role="alert">

@@ -12,6 +12,7 @@ import {
   type BillSheet,
   type LineSource,
   type LineState,
+  type RepairTaken,
 } from '@sprocket/core';
 import Papa from 'papaparse';
 import { memo, useCallback, useDeferredValue, useMemo, useState } from 'react';
@@ -31,15 +32,20 @@ const byWords: Readonly<Record<string, string>> = {
   charger: 'the battery comes without one',
   bench: 'steps at the bench',
 };
+/** A repair that the fault finder came to. */
+const repairWords = (by: string, repairs: readonly RepairTaken[]): string | undefined => {
+  const words = repairs.find((r) => `repair:${r.repair}` === by)?.words.toLowerCase();
+  return words === undefined ? undefined : `repair: ${words}`;
+};
 /** Who wants a line, in words. */
-const whoWants = (line: BillLine): string =>
+const whoWants = (line: BillLine, repairs: readonly RepairTaken[]): string =>
   line.why === 'notWanted' && line.from === 'donor'
     ? 'of the donor, off it'
     : line.why === 'notWanted'
       ? leftOverOf(line.choice, today()) === 'sendBack'
         ? 'nothing any more: cancel it or send it back'
         : 'nothing any more: a spare'
-      : line.by.map((by) => ruleWords.get(by) ?? byWords[by] ?? by).join(', ');
+      : line.by.map((by) => ruleWords.get(by) ?? byWords[by] ?? repairWords(by, repairs) ?? by).join(', ');
 
 /** The bill as a table: grouped, searched, every line's state by keyboard. */
 export function BillTable({ bill: fresh }: { bill: BillSheet }) {
@@ -58,7 +64,11 @@ export function BillTable({ bill: fresh }: { bill: BillSheet }) {
         .map((g) => ({
           ...g,
           lines: g.lines.filter(
-            (l) => words === '' || `${l.name} ${l.place ?? ''} ${whoWants(l)} ${l.state}`.toLowerCase().includes(words),
+            (l) =>
+              words === '' ||
+              `${l.name} ${l.place ?? ''} ${whoWants(l, build.proving.repairs)} ${l.state}`
+                .toLowerCase()
+                .includes(words),
           ),
         }))
         .filter((g) => g.lines.length > 0),
@@ -97,7 +107,7 @@ export function BillTable({ bill: fresh }: { bill: BillSheet }) {
       supplier: names.get(l.choice.supplier ?? '') ?? l.choice.supplier ?? '',
       'ordered on': l.choice.orderedOn ?? '',
       'promised on': l.choice.promisedOn ?? '',
-      'wanted by': whoWants(l),
+      'wanted by': whoWants(l, build.proving.repairs),
       held: l.held.map((h) => h.title).join('; '),
     }));
     downloadText(
@@ -170,6 +180,7 @@ export function BillTable({ bill: fresh }: { bill: BillSheet }) {
                   <LineRow
                     key={line.key}
                     line={line}
+                    wants={whoWants(line, build.proving.repairs)}
                     supplier={names.get(line.choice.supplier ?? '')}
                     money={money}
                     onEdit={edit}
@@ -195,12 +206,15 @@ export function BillTable({ bill: fresh }: { bill: BillSheet }) {
 /** A row is drawn anew only when its own line is another: it looks nothing up that changes with every edit. */
 const LineRow = memo(function LineRow({
   line,
+  wants,
   supplier,
   money,
   onEdit,
   onState,
 }: {
   line: BillLine;
+  /** Who wants it, in words. */
+  wants: string;
   supplier: string | undefined;
   money: (sum: number) => string;
   onEdit: (line: BillLine, change: Partial<BillLine['choice']>) => void;
@@ -218,7 +232,7 @@ const LineRow = memo(function LineRow({
           <span>
             {line.count > 1 ? `${line.count} × ` : ''}
             {line.name}
-            <span className="quiet bill-why">{whoWants(line)}</span>
+            <span className="quiet bill-why">{wants}</span>
             {held ? (
               <span className="bill-held">
                 <strong>Hold:</strong> {line.held.map((h) => h.title).join('; ')}
