@@ -1,18 +1,15 @@
 import { Button, NativeSelect, TextInput } from '@mantine/core';
 import {
-  leftOverOf,
   lineSourceWords,
   lineSources,
   lineStateWords,
   lineStates,
   putLine,
   remindersOf,
-  ruleCatalog,
   type BillLine,
   type BillSheet,
   type LineSource,
   type LineState,
-  type RepairTaken,
 } from '@sprocket/core';
 import Papa from 'papaparse';
 import { memo, useCallback, useDeferredValue, useMemo, useState } from 'react';
@@ -25,27 +22,7 @@ import { calendarOf } from './calendar.ts';
 import { MarkSign } from './BillBoard.tsx';
 import { useSameLines } from './useSameLines.ts';
 import { groupings, groupsOf, markOf, nextState, type Grouping } from './lines.ts';
-
-const ruleWords = new Map(ruleCatalog.map((rule) => [rule.id, rule.words.toLowerCase()]));
-const byWords: Readonly<Record<string, string>> = {
-  choice: 'your choice',
-  charger: 'the battery comes without one',
-  bench: 'steps at the bench',
-};
-/** A repair that the fault finder came to. */
-const repairWords = (by: string, repairs: readonly RepairTaken[]): string | undefined => {
-  const words = repairs.find((r) => `repair:${r.repair}` === by)?.words.toLowerCase();
-  return words === undefined ? undefined : `repair: ${words}`;
-};
-/** Who wants a line, in words. */
-const whoWants = (line: BillLine, repairs: readonly RepairTaken[]): string =>
-  line.why === 'notWanted' && line.from === 'donor'
-    ? 'of the donor, off it'
-    : line.why === 'notWanted'
-      ? leftOverOf(line.choice, today()) === 'sendBack'
-        ? 'nothing any more: cancel it or send it back'
-        : 'nothing any more: a spare'
-      : line.by.map((by) => ruleWords.get(by) ?? byWords[by] ?? repairWords(by, repairs) ?? by).join(', ');
+import { whoWants } from './whoWants.ts';
 
 /** The bill as a table: grouped, searched, every line's state by keyboard. */
 export function BillTable({ bill: fresh }: { bill: BillSheet }) {
@@ -57,6 +34,7 @@ export function BillTable({ bill: fresh }: { bill: BillSheet }) {
   const [search, setSearch] = useState('');
   const words = useDeferredValue(search.trim().toLowerCase());
   const { suppliers } = build.bill;
+  const { repairs } = build.proving;
   const names = useMemo(() => new Map(suppliers.map((s) => [s.id, s.name])), [suppliers]);
   const groups = useMemo(
     () =>
@@ -66,13 +44,11 @@ export function BillTable({ bill: fresh }: { bill: BillSheet }) {
           lines: g.lines.filter(
             (l) =>
               words === '' ||
-              `${l.name} ${l.place ?? ''} ${whoWants(l, build.proving.repairs)} ${l.state}`
-                .toLowerCase()
-                .includes(words),
+              `${l.name} ${l.place ?? ''} ${whoWants(l, repairs)} ${l.state}`.toLowerCase().includes(words),
           ),
         }))
         .filter((g) => g.lines.length > 0),
-    [bill, by, names, words],
+    [bill, by, names, words, repairs],
   );
   const edit = useCallback(
     (line: BillLine, change: Partial<BillLine['choice']>): void => {
@@ -107,7 +83,7 @@ export function BillTable({ bill: fresh }: { bill: BillSheet }) {
       supplier: names.get(l.choice.supplier ?? '') ?? l.choice.supplier ?? '',
       'ordered on': l.choice.orderedOn ?? '',
       'promised on': l.choice.promisedOn ?? '',
-      'wanted by': whoWants(l, build.proving.repairs),
+      'wanted by': whoWants(l, repairs),
       held: l.held.map((h) => h.title).join('; '),
     }));
     downloadText(
@@ -180,7 +156,7 @@ export function BillTable({ bill: fresh }: { bill: BillSheet }) {
                   <LineRow
                     key={line.key}
                     line={line}
-                    wants={whoWants(line, build.proving.repairs)}
+                    wants={whoWants(line, repairs)}
                     supplier={names.get(line.choice.supplier ?? '')}
                     money={money}
                     onEdit={edit}
