@@ -4,7 +4,7 @@ import { ampsForWatts, packOhm, packVolts } from '../pack/battery.ts';
 import { amount } from '../quantity/format.ts';
 import type { SumLine } from '../quantity/sum.ts';
 import { startGrade, steadyLoad, steadySpeed } from '../ride/steady.ts';
-import { deceleration } from '../safety/stopping.ts';
+import { deceleration, stoppingDistance } from '../safety/stopping.ts';
 import { bandOf, INSTRUMENT, widened, type Band } from './band.ts';
 import type { DaySystem } from './conditions.ts';
 import { noLoad, type NoLoad } from './noLoad.ts';
@@ -273,16 +273,17 @@ export function stopWay({ context: { stopping, systemMassKg }, on, conditions }:
   const scaled = { ...stopping, brakedKg: (stopping.brakedKg * on.system.vehicle.massKg) / systemMassKg };
   const { dry, wet } = deceleration(scaled);
   const a = conditions.wet ? wet : dry;
-  const way = v * PULL.s + (v * v) / (2 * a);
-  const half = NORMAL_90 * Math.hypot(((v * v) / (2 * a)) * BRAKE_HAND, v * PULL.sd);
+  const way = stoppingDistance(v, a, PULL.s);
+  const braking = stoppingDistance(v, a, 0);
+  const half = NORMAL_90 * Math.hypot(braking * BRAKE_HAND, v * PULL.sd);
   // The mark is met at a speed read to three in a hundred: the way goes as its square.
-  const speedError = (v * PULL.s + (v * v) / a) * INSTRUMENT.speed;
+  const speedError = (v * PULL.s + 2 * braking) * INSTRUMENT.speed;
   return widened(
     way,
     half,
     Math.hypot(way * INSTRUMENT.tape, speedError),
     [
-      { words: `hand on the brake ±${BRAKE_HAND * 100} %`, half: NORMAL_90 * ((v * v) / (2 * a)) * BRAKE_HAND },
+      { words: `hand on the brake ±${BRAKE_HAND * 100} %`, half: NORMAL_90 * braking * BRAKE_HAND },
       { words: `pull ±${PULL.sd} s`, half: NORMAL_90 * v * PULL.sd },
     ],
     [
@@ -293,7 +294,7 @@ export function stopWay({ context: { stopping, systemMassKg }, on, conditions }:
         from: conditions.wet ? 'brakes and road, wet' : 'brakes and road, dry',
       },
       { label: 'Until the pull bites', value: amount(v * PULL.s, 'height', 1), from: `${PULL.s} s` },
-      { label: 'Braking', value: amount((v * v) / (2 * a), 'height', 1), from: 'v² ÷ 2a' },
+      { label: 'Braking', value: amount(braking, 'height', 1), from: 'v² ÷ 2a' },
     ],
   );
 }

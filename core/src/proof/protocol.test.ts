@@ -445,6 +445,17 @@ describe('protocol', () => {
     expect(sheet.stops).to.deep.equal(['cutoff-left']);
   });
 
+  it('a wind that was looked at counts as none where it is ridden both ways, and narrows the band', () => {
+    const build = demoBuild('mixte');
+    const band = (id: string, headwindMs: number | null) =>
+      sheetOf(proving(build, { results: [result(id, { conditions: { ...day, headwindMs } })] }))
+        .tests.find((t) => t.id === id)
+        ?.readings.find((r) => r.id === 'speed')?.band;
+    expect(band('top-full', 4)?.mid).to.equal(band('top-full', 0)?.mid);
+    expect(band('hill-run', 4)?.mid).to.be.lessThan(band('hill-run', 0)?.mid ?? 0);
+    expect(band('hill-run', 4)?.mid).to.not.equal(band('hill-run', null)?.mid);
+  });
+
   it('names what is to be tried again after a repair at a place', () => {
     const build = passedUpTo(demoBuild('mixte'), 'stand');
     const bad = proving(build, { results: [...build.proving.results, result('wheels', { id: 'x', saw: 'rubs' })] });

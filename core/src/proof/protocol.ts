@@ -160,6 +160,10 @@ function meterTest(check: MeterCheck): ProofTest {
   };
 }
 
+/** Conditions a test is foretold under: over a stretch ridden both ways a wind that was looked at counts as none. */
+export const conditionsFor = ({ bothWays }: Pick<ProofSpec, 'bothWays'>, conditions: Conditions): Conditions =>
+  bothWays && conditions.headwindMs !== null ? { ...conditions, headwindMs: 0 } : conditions;
+
 /** A test as it stands: its bands under the conditions of its result, or of the day. */
 function testNow(
   context: PlanContext,
@@ -170,7 +174,7 @@ function testNow(
   const { proving } = context.build;
   const results = proving.results.filter((r) => r.test === spec.id);
   const result = results.at(-1) ?? null;
-  const from = bands(result?.conditions ?? proving.day);
+  const from = bands(conditionsFor(spec, result?.conditions ?? proving.day));
   const readings = (from && spec.reads ? spec.reads(from) : []).map((reading): JudgedReading => {
     const value = valueOf(reading, result?.readings ?? {});
     const says = value === null ? null : readingSays(reading, value);
@@ -189,7 +193,7 @@ function testNow(
       ? 'wentPast'
       : (said ?? (notTried && (!spec.safety || notTried.witness) ? 'notTried' : 'open'));
   const sides = new Set(readings.flatMap((r) => (r.side === 'low' || r.side === 'high' ? [r.side] : [])));
-  const { id, gate, title, how, why, minutes, tools, safety, sees, asks, outside, caution } = spec;
+  const { id, gate, title, how, why, minutes, tools, safety, sees, asks, bothWays, outside, caution } = spec;
   return {
     id,
     gate,
@@ -202,6 +206,7 @@ function testNow(
     ...(safety ? { safety } : {}),
     ...(sees ? { sees } : {}),
     ...(asks ? { asks } : {}),
+    ...(bothWays ? { bothWays } : {}),
     ...(caution ? { caution } : {}),
     outside,
     readings,

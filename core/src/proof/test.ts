@@ -114,6 +114,8 @@ export interface ProofSpec {
   safety?: boolean;
   sees?: readonly Sight[];
   reads?: (from: BandFrom) => readonly ReadingSpec[];
+  /** Ridden both ways over one stretch: wind along it cancels, and is not taken off. */
+  bothWays?: boolean;
   /** Conditions that move its band: asked for with it. */
   asks?: readonly (keyof Conditions)[];
   /** A result outside, by side, ranked. */

@@ -4,7 +4,7 @@ import { steadySpeed } from '../ride/steady.ts';
 import type { PlanContext } from '../vehicle/context.ts';
 import type { DaySystem } from './conditions.ts';
 import { alone, cruiseWatts, fullLoadVolts, heldNoLoad, asDriven } from './foretold.ts';
-import { bandsFrom, type ProofSheet } from './protocol.ts';
+import { bandsFrom, conditionsFor, type ProofSheet } from './protocol.ts';
 import type { BandFrom, Signal } from './test.ts';
 
 /** What the plan foretells of each signal; null where it cannot. */
@@ -205,7 +205,11 @@ export function together(context: PlanContext, sheet: ProofSheet): Together | nu
       if (r.signal === undefined || r.value === null || !r.band || r.side === null || r.signal === 'stopFull')
         return [];
       const sd = (r.band.high - r.band.low) / 2 / NORMAL_90;
-      const from = bandsFrom(context, sheet.facts, test.result?.conditions ?? context.build.proving.day);
+      const from = bandsFrom(
+        context,
+        sheet.facts,
+        conditionsFor(test, test.result?.conditions ?? context.build.proving.day),
+      );
       return from && sd > 0
         ? [{ signal: r.signal, test: test.id, what: r.what, value: r.value, mid: r.band.mid, sd, side: r.side, from }]
         : [];

@@ -5,7 +5,7 @@ import { steadySpeed } from '../ride/steady.ts';
 import type { PlanContext } from '../vehicle/context.ts';
 import type { DaySystem } from './conditions.ts';
 import { alone, asDriven, cruiseWatts } from './foretold.ts';
-import { bandsFrom, type ProofSheet } from './protocol.ts';
+import { bandsFrom, conditionsFor, type ProofSheet } from './protocol.ts';
 
 /** What a reading would change in the plan, or why it cannot. */
 export type Tuning = { tuned: Partial<Tuned>; words: Phrase } | { not: string };
@@ -42,7 +42,7 @@ export function tuningOf(context: PlanContext, sheet: ProofSheet, testId: string
   const { result } = test ?? {};
   if (!test || !result) return null;
   const { tuned } = context.build;
-  const from = bandsFrom(context, sheet.facts, result.conditions);
+  const from = bandsFrom(context, sheet.facts, conditionsFor(test, result.conditions));
   if (!from) return null;
   const source = { test: testId, at };
   const reading = test.readings.find((r) => r.tune !== undefined && r.value !== null);

@@ -65,7 +65,7 @@ export function deceleration({ front, rear, brakedKg, onWheels, tipsAt }: Stoppi
   return { dry: least(own.dry, GRIP.dry), wet: least(own.wet, GRIP.wet) };
 }
 
-/** Way to stop, m: v·t + v²/2a. */
-export function stoppingDistance(speedMs: number, deceleration: number): number {
-  return speedMs * REACTION + (speedMs * speedMs) / (2 * deceleration);
+/** Way to stop, m: v·t + v²/2a. @param reactionS time until the brakes bite; a surprised rider's where none is given */
+export function stoppingDistance(speedMs: number, deceleration: number, reactionS = REACTION): number {
+  return speedMs * reactionS + (speedMs * speedMs) / (2 * deceleration);
 }

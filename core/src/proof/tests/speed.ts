@@ -130,7 +130,8 @@ export const speedTests: readonly ProofSpec[] = [
     how: 'Highest level, full power, both ways over the same stretch: the mean of the two.',
     why: 'Motor, volts, air and tyres in one figure.',
     minutes: 8,
-    asks: ['restV', 'charge', 'headwindMs', 'massKg', 'surface', 'cog', 'temperatureC'],
+    bothWays: true,
+    asks: ['restV', 'charge', 'massKg', 'surface', 'cog', 'temperatureC'],
     reads: (from) => [
       {
         id: 'speed',
@@ -156,7 +157,8 @@ export const speedTests: readonly ProofSpec[] = [
     how: 'The same stretch at about half charge, both ways: the mean of the two. Volts at rest first.',
     why: 'What it loses with the volts tells the battery from the road.',
     minutes: 8,
-    asks: ['restV', 'charge', 'headwindMs', 'massKg', 'surface', 'cog', 'temperatureC'],
+    bothWays: true,
+    asks: ['restV', 'charge', 'massKg', 'surface', 'cog', 'temperatureC'],
     reads: (from) => [
       {
         id: 'speed',
@@ -184,7 +186,8 @@ export const speedTests: readonly ProofSpec[] = [
     why: 'Range is this, mostly.',
     minutes: 6,
     when: (f) => f.throttle,
-    asks: ['headwindMs', 'massKg', 'surface', 'temperatureC', 'cog'],
+    bothWays: true,
+    asks: ['massKg', 'surface', 'temperatureC', 'cog'],
     reads: (from) => [
       {
         id: 'watts',
