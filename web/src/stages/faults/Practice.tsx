@@ -100,13 +100,14 @@ export function Practice({ facts }: { facts: FaultFacts | null }) {
         </div>
         <p className="practice-says">“{symptom?.words}.”</p>
         <p>
-          <strong className="num">{minutes} min</strong> gone, {answers.length} tests
+          <strong className="num">{minutes} min</strong> gone, {answers.length}{' '}
+          {answers.length === 1 ? 'test' : 'tests'}
           {wrong.length > 0 ? `, ${wrong.length} wrong repairs` : ''}.
         </p>
         {named === null ? (
           <>
             {areas.map((area) => (
-              <details key={area} open={areas.length < 4 || undefined}>
+              <details key={area} open={areas.length < 4 || area === areas[0] || undefined}>
                 <summary>{area}</summary>
                 <ul className="bare-list">
                   {tests

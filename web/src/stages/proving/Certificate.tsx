@@ -85,6 +85,7 @@ export function Certificate({ sheet }: { sheet: ProofSheet }) {
               <tr className="proved-gate">
                 <th scope="rowgroup" colSpan={4}>
                   {gate.name}
+                  {gate.tried === 0 ? <span className="quiet"> nothing tried</span> : null}
                 </th>
               </tr>
               {sheet.tests

@@ -55,19 +55,25 @@ export function TestList({ sheet, test, onTest }: TestListProps) {
 
 /** What a test came to, in a word or a figure; `bare` where its state is told already. */
 export function Said({ test, bare = false }: { test: ProofTest; bare?: boolean }) {
-  const read = test.readings.find((r) => r.value !== null);
+  const read = test.readings.filter((r) => r.value !== null).slice(0, bare ? undefined : 1);
   const seen = test.sees?.find((s) => s.id === test.result?.saw);
-  if (read && read.value !== null)
+  if (read.length > 0)
     return (
       <>
         {bare ? null : <span className="sr">{proofWords[test.state]}: </span>}
-        <Show
-          value={{
-            si: read.value,
-            dimension: read.dimension,
-            ...(read.digits === undefined ? {} : { digits: read.digits }),
-          }}
-        />
+        {read.map((r, i) => (
+          <span key={r.id}>
+            {i > 0 ? '; ' : ''}
+            <Show
+              value={{
+                si: r.value ?? 0,
+                dimension: r.dimension,
+                ...(r.digits === undefined ? {} : { digits: r.digits }),
+              }}
+            />
+          </span>
+        ))}
+        {bare && seen ? `; ${seen.words}` : ''}
       </>
     );
   if (seen)
