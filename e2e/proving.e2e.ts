@@ -62,8 +62,8 @@ describe('proving', () => {
     await waitForText(app.page, '.outcome', /Open question[\s\S]*More air or rolling/);
     const before = await textOf(app.page, '.band-mark');
     await app.page.$eval('.day > summary', (s) => (s as HTMLElement).click());
-    await fill(app.page, 'Wind against', '14 km/h');
-    // What was read stands under the wind of its own day; the new one is for what is tried now.
+    await fill(app.page, 'Charge, by the gauge', '40 %');
+    // What was read stands under the charge of its own day; the new one is for what is tried now.
     expect(await textOf(app.page, '.band-mark')).to.equal(before);
     await press(app.page, 'Undo');
     await openTest(app, 'roll-out');
