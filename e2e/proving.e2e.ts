@@ -90,8 +90,10 @@ describe('proving', () => {
         const middle = await app.page.$eval('.band-mark .band-soft', (t) => t.textContent ?? '').catch(() => '');
         await field.type(middle === '' ? '0.007' : middle);
       }
+      await waitForText(app.page, '.stand-done', /^Keep$/);
       await app.page.focus('.stand-body');
       await app.page.keyboard.press('Space');
+      await waitForText(app.page, '.stand-head p', /passed|open question/);
       await app.page.keyboard.press('PageDown');
       await app.page.waitForFunction(
         (was) => (document.querySelector('.stand h2') as HTMLElement | null)?.innerText !== was,
@@ -100,7 +102,9 @@ describe('proving', () => {
       );
     }
     expect(await standTitle(app)).to.match(/Brakes hold it on the hill/);
+    await app.page.waitForSelector('.stand-sight');
     await app.page.$$eval('.stand-sight', (all) => (all.at(-1) as HTMLElement).click());
+    await waitForText(app.page, '.stand-done', /^Keep$/);
     await app.page.focus('.stand-body');
     await app.page.keyboard.press('Space');
     await waitForText(app.page, '.stand-body', /Do not ride until/);
