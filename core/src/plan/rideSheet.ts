@@ -4,7 +4,14 @@ import { voltsSuit } from '../pack/volts.ts';
 import { airDensity } from '../ride/roadLoad.ts';
 import { flatRoute, routeSegments } from '../ride/route.ts';
 import { scenarios, type Scenario } from '../ride/scenarios.ts';
-import { cutRoute, simulate, type EnergyAccount, type RideResult, type RideTrace } from '../ride/simulate.ts';
+import {
+  cutRoute,
+  emptyTrace,
+  simulate,
+  type EnergyAccount,
+  type RideResult,
+  type RideTrace,
+} from '../ride/simulate.ts';
 import type { SpreadJob } from '../ride/spread.ts';
 import { fullDrive, startGrade, steadyLoad } from '../ride/steady.ts';
 import type { RideSystem } from '../ride/system.ts';
@@ -41,20 +48,6 @@ export interface RideSheet {
   /** Where on a there-and-back ride half the usable charge is gone; null where it never comes to that. */
   turnBackM: number | null;
 }
-
-const emptyTrace = (): RideTrace => ({
-  distanceM: [],
-  speedMs: [],
-  charge: [],
-  windingC: [],
-  riderW: [],
-  motorW: [],
-  volts: [],
-  grade: [],
-  timeS: [],
-  packW: [],
-  walked: [],
-});
 
 /** Hills count from this grade and this length. Source: project. */
 const HILL_GRADE = 0.035;

@@ -1,5 +1,5 @@
 import type { PlanContext } from '../vehicle/context.ts';
-import { simulate, type RideTrace } from '../ride/simulate.ts';
+import { emptyTrace, simulate } from '../ride/simulate.ts';
 import type { RideCase } from '../ride/case.ts';
 import { flatRoute, routeSegments } from '../ride/route.ts';
 import type { LivePlan } from './meter.ts';
@@ -9,19 +9,7 @@ export function livePlan(context: PlanContext): LivePlan | null {
   const { reckoning, band, build, road } = context;
   if (!reckoning || !band) return null;
   const { system, toEmpty } = reckoning;
-  const trace: RideTrace = {
-    distanceM: [],
-    speedMs: [],
-    charge: [],
-    windingC: [],
-    riderW: [],
-    motorW: [],
-    volts: [],
-    grade: [],
-    timeS: [],
-    packW: [],
-    walked: [],
-  };
+  const trace = emptyTrace();
   simulate(system, road, { repeat: false, fine: true, trace });
   let energyWh = 0;
   let before = 0;

@@ -1,7 +1,7 @@
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 import { uniformFloat64 } from 'pure-rand/distribution/uniformFloat64';
 import { NORMAL_90 } from '../constants.ts';
-import { simulate, cutRoute, type RideTrace } from '../ride/simulate.ts';
+import { cutRoute, emptyTrace, simulate } from '../ride/simulate.ts';
 import type { RideSystem, RouteSegment } from '../ride/system.ts';
 
 /** One reading of a ride meter, a second after the last. SI. */
@@ -35,20 +35,6 @@ const NOISE = { speed: 0.01, volts: 0.002, amps: 0.015 } as const;
 const STANDS = { least: 8, most: 40 } as const;
 /** The longest ride that is streamed, s. */
 const LONGEST = 6 * 3600;
-
-const emptyTrace = (): RideTrace => ({
-  distanceM: [],
-  speedMs: [],
-  charge: [],
-  windingC: [],
-  riderW: [],
-  motorW: [],
-  volts: [],
-  grade: [],
-  timeS: [],
-  packW: [],
-  walked: [],
-});
 
 /**
  * A ride of a vehicle over its road as a meter would tell it, a reading a second: the ride model's own ride, with stops

@@ -91,6 +91,21 @@ export interface RideTrace {
   walked: number[];
 }
 
+/** A trace to be filled. */
+export const emptyTrace = (): RideTrace => ({
+  distanceM: [],
+  speedMs: [],
+  charge: [],
+  windingC: [],
+  riderW: [],
+  motorW: [],
+  volts: [],
+  grade: [],
+  timeS: [],
+  packW: [],
+  walked: [],
+});
+
 export interface RideOptions {
   /** Run the route again and again until the pack is empty. */
   repeat: boolean;
