@@ -21,7 +21,7 @@ import { alone, asDriven, cruiseWatts, heldNoLoad, heldSpeed } from './foretold.
 import { drawnRides } from './foretoldRange.ts';
 import { proofLibrary } from './library.ts';
 import { noLoad } from './noLoad.ts';
-import { againAfter, bandsFrom, mayTry, proofSheet, readingSays, type ProofSheet } from './protocol.ts';
+import { bandsFrom, mayTry, proofSheet, readingSays, type ProofSheet } from './protocol.ts';
 import { proofFacts } from './proofFacts.ts';
 import { gateIds, type BandFrom } from './test.ts';
 
@@ -456,12 +456,25 @@ describe('protocol', () => {
     expect(band('hill-run', 4)?.mid).to.not.equal(band('hill-run', null)?.mid);
   });
 
-  it('names what is to be tried again after a repair at a place', () => {
-    const build = passedUpTo(demoBuild('mixte'), 'stand');
-    const bad = proving(build, { results: [...build.proving.results, result('wheels', { id: 'x', saw: 'rubs' })] });
-    const again = againAfter(sheetOf(bad), 'front brake');
-    expect(again).to.include('wheels').and.to.include('front-brake');
-    expect(again).to.not.include('rear-brake');
+  it('a stop that nothing was foretold of, its brakes not looked at, asks and does not pass', () => {
+    const plain = demoBuild('mixte');
+    const survey = { ...plain.donor.survey };
+    delete survey.frontBrake;
+    const build = { ...plain, donor: { ...plain.donor, survey } };
+    const test = (b: Build) =>
+      sheetOf(proving(b, { results: [result('stop-15', { readings: { way: 3 } })] })).tests.find(
+        (t) => t.id === 'stop-15',
+      );
+    expect(test(plain)?.state).to.equal('pass');
+    expect(test(build)?.readings[0]).to.deep.include({ band: null, value: 3, verdict: 'question' });
+    expect(test(build)?.state).to.equal('question');
+    expect(test(build)?.means.at(-1)?.words).to.match(/measure what it goes by/);
+  });
+
+  it('a result of a battery that is gone passes nothing', () => {
+    const build = proving(demoBuild('mixte'), { results: [result('top-full', { readings: { speed: 6.8 } })] });
+    const bare = { ...build, choice: { ...build.choice, packId: null } };
+    expect(sheetOf(bare).tests.find((t) => t.id === 'top-full')?.state).to.equal('open');
   });
 
   it('names only parts, tools and places there are, and no step twice', () => {

@@ -160,6 +160,13 @@ function meterTest(check: MeterCheck): ProofTest {
   };
 }
 
+/** Said of a figure without a band. */
+const NOTHING_FORETOLD: OutOf = {
+  side: 'seen',
+  words:
+    'Nothing was foretold of it: measure what it goes by at Donor first (brakes, tyre, sensor), then it is judged.',
+};
+
 /** Conditions a test is foretold under: over a stretch ridden both ways a wind that was looked at counts as none. */
 export const conditionsFor = ({ bothWays }: Pick<ProofSpec, 'bothWays'>, conditions: Conditions): Conditions =>
   bothWays && conditions.headwindMs !== null ? { ...conditions, headwindMs: 0 } : conditions;
@@ -178,13 +185,18 @@ function testNow(
   const readings = (from && spec.reads ? spec.reads(from) : []).map((reading): JudgedReading => {
     const value = valueOf(reading, result?.readings ?? {});
     const says = value === null ? null : readingSays(reading, value);
-    return { ...reading, value, side: says?.side ?? null, verdict: says?.verdict ?? null };
+    // A figure that nothing was foretold of passes nothing: what it goes by is to be measured first.
+    const verdict = says?.verdict ?? (value === null ? null : 'question');
+    return { ...reading, value, side: says?.side ?? null, verdict };
   });
   const seen = spec.sees?.find((s) => s.id === result?.saw);
   const says = worst([...readings.flatMap((r) => r.verdict ?? []), ...(seen ? [seen.is] : [])]);
   // Nothing passes that was not read and seen whole; what is amiss says so at once.
   const whole =
-    result !== null && (spec.sees === undefined || seen !== undefined) && readings.every((r) => r.value !== null);
+    result !== null &&
+    (spec.sees === undefined || seen !== undefined) &&
+    (spec.reads === undefined || readings.length > 0) &&
+    readings.every((r) => r.value !== null);
   const said = says === null || says === 'pass' ? (whole ? 'pass' : null) : says;
   const wentPast = (result && proving.wentPast.find((w) => w.id === result.id)) ?? null;
   const notTried = proving.notTried.find((n) => n.id === spec.id) ?? null;
@@ -215,7 +227,10 @@ function testNow(
     earlier: Math.max(0, results.length - 1),
     notTried,
     wentPast,
-    means: outside.filter((o) => (o.side === 'seen' ? seen !== undefined && seen.is !== 'pass' : sides.has(o.side))),
+    means: [
+      ...outside.filter((o) => (o.side === 'seen' ? seen !== undefined && seen.is !== 'pass' : sides.has(o.side))),
+      ...(readings.some((r) => r.value !== null && r.band === null) ? [NOTHING_FORETOLD] : []),
+    ],
     meter: null,
   };
 }
@@ -317,15 +332,6 @@ export function mayTry(
     if (gate.state !== 'through') return { may: false, gate: gate.id, by: gate.by };
   }
   return { may: true };
-}
-
-/** Tests that are to be tried again once something is mended: those that asked or stopped, and what was seen at the same place. */
-export function againAfter(sheet: Pick<ProofSheet, 'tests'>, place: RemedyPlace): string[] {
-  return sheet.tests
-    .filter(
-      (t) => t.state === 'stop' || t.state === 'question' || (t.place === place && t.state === 'pass' && t.safety),
-    )
-    .map((t) => t.id);
 }
 
 /** Seed of the rides drawn for a day: the same day gives the same bands. */
