@@ -115,6 +115,12 @@ switch (task) {
   case 'faults':
     tsx('cli/src/faults.ts', rest);
     break;
+  case 'tune':
+    tsx('cli/src/tune.ts', rest);
+    break;
+  case 'report':
+    tsx('cli/src/report.ts', rest);
+    break;
   case 'schedule':
     tsx('cli/src/schedule.ts', rest);
     break;
@@ -145,7 +151,7 @@ switch (task) {
     break;
   default:
     process.stderr.write(
-      'usage: npm run demo | start | verify | verify:long | mutate | plan | ride | buy | schedule | faults | bench | shots\n',
+      'usage: npm run demo | start | verify | verify:long | mutate | plan | ride | buy | schedule | faults | tune | report | bench | shots\n',
     );
     process.exit(2);
 }

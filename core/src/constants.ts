@@ -225,3 +225,19 @@ export const WASHER_LIMIT = 0.006;
 
 /** Wet deceleration wanted of the brakes, m/s². Source: ISO 4210 asks 2.2 of a city bicycle in the wet. */
 export const WET_STOPPING_WANTED = 2.2;
+
+/** Readings of the conditions are trusted so far, one standard deviation. Source: models, §13; project. */
+export const CONDITION_ERROR = {
+  /** Charge by a gauge, as a share of full. */
+  gauge: 0.05,
+  /** Charge where nobody looked: taken for full, straight off the charger. */
+  unlooked: 0.05,
+  /** Volts of a meter, as a share. */
+  volts: 0.005,
+  /** Wind judged by feel or a small vane, m/s. */
+  windMs: 0.7,
+  temperatureK: 1,
+  /** Everything on the scales, as a share. */
+  mass: 0.005,
+} as const;
+

@@ -244,7 +244,6 @@ export { integerSolver } from './work/highs.ts';
 export { type RemedyFacts, remedyFacts } from './work/wanted.ts';
 
 // Proving and the fault finder
-export { type LoggedRide, MOST_RIDES } from './build/log.ts';
 export {
   type Coast,
   type Conditions,
@@ -256,7 +255,7 @@ export {
   type Result,
   type WentPast,
 } from './build/proving.ts';
-export { type Tuned } from './build/tuned.ts';
+export { type Ridden, type Tuned, type Unknown } from './build/tuned.ts';
 export { faultList, faultWords, readFaultCase, runFaultCase } from './proof/faults/case.ts';
 export { faultOf, faultTestOf, repairOf } from './proof/faults/data.ts';
 export { type FaultTool, lentThings } from './proof/faults/fault.ts';
@@ -306,6 +305,30 @@ export { type DrawnRides } from './proof/test.ts';
 export { together, type Together } from './proof/together.ts';
 export { tuningOf } from './proof/tune.ts';
 export { readRide, rideRows } from './formats/rideTable.ts';
+
+// The logbook
+export {
+  type EntryKind,
+  type EntryOf,
+  energySources,
+  energySourceWords,
+  entriesOf,
+  entryKinds,
+  entryKindWords,
+  type LogEntry,
+  logEntrySchema,
+  type LoggedRide,
+  type Mapping,
+  type MeasuredThing,
+  measuredThings,
+  MOST_ENTRIES,
+  punctureCauses,
+  punctureSides,
+  punctureWheels,
+  type Review,
+} from './build/log.ts';
+export { readTuneCase, runTuneCase } from './log/tuneCase.ts';
+export { tuneLab } from './log/tuneLab.ts';
 
 // The judgement
 export { kitRules } from './fit/allRules.ts';

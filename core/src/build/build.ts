@@ -18,7 +18,7 @@ import { usualWeights, weightsSchema } from './weights.ts';
 import { usualWiring, wiringSchema } from './wiring.ts';
 
 export const BUILD_SCHEMA = 'jolly-sprocket/build';
-export const BUILD_VERSION = 10;
+export const BUILD_VERSION = 11;
 
 /** Everything a person said, measured and chose, a section a file. The only truth: plans are derived from it. */
 export const buildSchema = z.object({
@@ -52,7 +52,7 @@ export const buildSchema = z.object({
   proving: provingSchema.prefault({}),
   /** What tests told of the vehicle itself. */
   tuned: tunedSchema.prefault({}),
-  /** Rides that were ridden. */
+  /** The vehicle in use: rides, charges, faults, service. */
   log: logSchema.prefault({}),
   /** What was measured of parts when they arrived, by part id: it counts above their data. */
   arrivals: z.record(z.string().max(80), arrivalSchema).default({}),

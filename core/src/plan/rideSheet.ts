@@ -20,6 +20,7 @@ import { wiringOf } from '../wiring/wiring.ts';
 import type { Caution } from '../safety/caution.ts';
 import { goingSafely } from '../safety/going.ts';
 import type { PlanContext } from '../vehicle/context.ts';
+import { ridesSpread } from '../vehicle/told.ts';
 import { systemOf, tyreRolling } from '../vehicle/system.ts';
 
 /** A hill of the road: whether it is passed with a run-up, and from rest. */
@@ -61,7 +62,13 @@ export function rideJob(context: PlanContext): { job: SpreadJob; wantedM: number
   if (!kit || !pack || !voltsSuit(kit, pack)) return null;
   const system = systemOf(build, asItWillBe);
   return {
-    job: { system, route: build.brief.route ?? flatRoute, brief: { ...build.brief, route: null }, seed: SEED },
+    job: {
+      system,
+      route: build.brief.route ?? flatRoute,
+      brief: { ...build.brief, route: null },
+      seed: SEED,
+      told: ridesSpread(build),
+    },
     wantedM: neededRange(build.brief),
   };
 }
@@ -101,7 +108,7 @@ export function rideSheet(context: PlanContext): RideSheet | null {
       ...(power ? [cableCaution(power, pack)] : []),
     ],
     life: packLife(pack, once.whPerKm, build.brief.temperatureC),
-    job: { system, route, brief: build.brief, seed: SEED },
+    job: { system, route, brief: build.brief, seed: SEED, told: ridesSpread(build) },
     wantedM,
     turnBackM: turn < 0 ? null : (trace.distanceM[turn] as number),
   };

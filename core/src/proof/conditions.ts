@@ -1,24 +1,10 @@
 import type { Conditions } from '../build/proving.ts';
-import { SPREAD, SURFACE_ROLLING } from '../constants.ts';
+import { CONDITION_ERROR, SPREAD, SURFACE_ROLLING } from '../constants.ts';
 import { cellVolts } from '../pack/battery.ts';
+import { ridesText, spreadInputs, toldFactors, toldInputs, type Draw, type RidesSpread } from '../ride/spread.ts';
 import type { RideSystem } from '../ride/system.ts';
 import { systemOf } from '../vehicle/system.ts';
 import type { PlanContext } from '../vehicle/context.ts';
-
-/** Readings of the conditions are trusted so far, one standard deviation. Source: models, §13; project. */
-export const CONDITION_ERROR = {
-  /** Charge by a gauge, as a share of full. */
-  gauge: 0.05,
-  /** Charge where nobody looked: taken for full, straight off the charger. */
-  unlooked: 0.05,
-  /** Volts of a meter, as a share. */
-  volts: 0.005,
-  /** Wind judged by feel or a small vane, m/s. */
-  windMs: 0.7,
-  temperatureK: 1,
-  /** Everything on the scales, as a share. */
-  mass: 0.005,
-} as const;
 
 /** Charge at which a pack rests at so many volts: the curve read backwards; clamped at both ends. */
 export function chargeAtRest({ chemistry, series }: RideSystem['pack'], volts: number): number {
@@ -74,7 +60,7 @@ export interface Unsure {
 }
 
 /** What is unsure under some conditions: as in every plan, less where it was looked at. */
-export function unsureOf(conditions: Conditions): Unsure[] {
+export function unsureOf(conditions: Conditions, told?: RidesSpread): Unsure[] {
   const { headwindMs, temperatureC, massKg, restV, charge } = conditions;
   const wind = headwindMs === null ? SPREAD.windMs : CONDITION_ERROR.windMs;
   const kelvin = temperatureC === null ? SPREAD.temperatureK : CONDITION_ERROR.temperatureK;
@@ -86,36 +72,36 @@ export function unsureOf(conditions: Conditions): Unsure[] {
     ...d,
     system: { ...d.system, vehicle: { ...d.system.vehicle, ...change } },
   });
+  const still = Object.fromEntries(spreadInputs.map((i) => [i, 0])) as Draw;
+  // After rides one of these moves all four, as far as rides leave them open together.
+  const factor = (input: (typeof toldInputs)[number], id: Unsure['id'], words: string): Unsure =>
+    on(told ? `${words}, from ${ridesText(told.rides)}` : `${words} ${percent(SPREAD[input])}`, id, (d, z) => {
+      const [drag, rolling, legs, health] = toldFactors({ ...still, [input]: z }, told);
+      const { system } = d;
+      return {
+        ...d,
+        system: {
+          ...system,
+          vehicle: { ...system.vehicle, cdaM2: system.vehicle.cdaM2 * drag, crr: system.vehicle.crr * rolling },
+          rider: { ...system.rider, powerW: system.rider.powerW * legs },
+          pack: { ...system.pack, health: Math.min(1, system.pack.health * health) },
+        },
+      };
+    });
   return [
-    on(`air drag ${percent(SPREAD.dragArea)}`, 'dragArea', (d, z) =>
-      vehicle(d, { cdaM2: d.system.vehicle.cdaM2 * (1 + SPREAD.dragArea * z) }),
-    ),
-    on(`rolling ${percent(SPREAD.rolling)}`, 'rolling', (d, z) =>
-      vehicle(d, { crr: d.system.vehicle.crr * (1 + SPREAD.rolling * z) }),
-    ),
+    factor('dragArea', 'dragArea', 'air drag'),
+    factor('rolling', 'rolling', 'rolling'),
     on(`wind ±${wind} m/s`, 'wind', (d, z) => ({
       ...d,
       system: { ...d.system, air: { ...d.system.air, headwindMs: d.system.air.headwindMs + wind * z } },
     })),
-    on(`legs ${percent(SPREAD.riderPower)}`, 'legs', (d, z) => ({
-      ...d,
-      system: {
-        ...d.system,
-        rider: { ...d.system.rider, powerW: d.system.rider.powerW * (1 + SPREAD.riderPower * z) },
-      },
-    })),
+    factor('riderPower', 'legs', 'legs'),
     on(`temperature ±${kelvin} K`, 'temperature', (d, z) => ({
       ...d,
       system: { ...d.system, air: { ...d.system.air, temperatureC: d.system.air.temperatureC + kelvin * z } },
     })),
     on(`mass ${percent(load)}`, 'load', (d, z) => vehicle(d, { massKg: d.system.vehicle.massKg * (1 + load * z) })),
-    on(`battery’s health ${percent(SPREAD.health)}`, 'health', (d, z) => ({
-      ...d,
-      system: {
-        ...d.system,
-        pack: { ...d.system.pack, health: Math.min(1, d.system.pack.health * (1 + SPREAD.health * z)) },
-      },
-    })),
+    factor('health', 'health', 'battery’s health'),
     restV === null
       ? on(`charge ${percent(gauge)}`, 'charge', (d, z) => ({
           ...d,

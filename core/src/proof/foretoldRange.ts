@@ -1,4 +1,4 @@
-import { NORMAL_90, SPREAD } from '../constants.ts';
+import { CONDITION_ERROR, NORMAL_90, SPREAD } from '../constants.ts';
 import { capacityAh } from '../pack/battery.ts';
 import { amount } from '../quantity/format.ts';
 import type { SumLine } from '../quantity/sum.ts';
@@ -14,8 +14,8 @@ import {
   type Draw,
   type SpreadInput,
 } from '../ride/spread.ts';
+import { ridesSpread } from '../vehicle/told.ts';
 import { INSTRUMENT, type Band } from './band.ts';
-import { CONDITION_ERROR } from './conditions.ts';
 import type { BandFrom, DrawnRides } from './test.ts';
 
 /** Range until it fades, and energy a kilometre, over the build's own road on that day. */
@@ -46,7 +46,12 @@ function known(input: SpreadInput, { conditions }: Pick<BandFrom, 'conditions'>)
 export function drawnRides(from: Omit<BandFrom, 'drawn'>, count: number, seed: number): DrawnRides {
   const { context, on } = from;
   const { brief } = context.build;
-  const job = { system: on.system, route: brief.route ?? flatRoute, brief: { ...brief, route: null } };
+  const job = {
+    system: on.system,
+    route: brief.route ?? flatRoute,
+    brief: { ...brief, route: null },
+    told: ridesSpread(context.build),
+  };
   const ways: number[] = [];
   const uses: number[] = [];
   for (let i = 0; i < count; i++) {
@@ -75,7 +80,12 @@ function rangeAsked(from: BandFrom): RangeTold | null {
   const { reckoning, build, road } = context;
   if (!reckoning || context.band?.hardly) return null;
   const whole = simulate(on.system, road, { repeat: true, fine: true, startCharge: on.charge });
-  const job = { system: on.system, route: build.brief.route ?? flatRoute, brief: { ...build.brief, route: null } };
+  const job = {
+    system: on.system,
+    route: build.brief.route ?? flatRoute,
+    brief: { ...build.brief, route: null },
+    told: ridesSpread(build),
+  };
   const still = Object.fromEntries(spreadInputs.map((i) => [i, 0])) as Draw;
   const pass = (draw: Draw): { use: number; way: number } => {
     const drawn = drawnRide(job, draw);
@@ -98,7 +108,7 @@ function rangeAsked(from: BandFrom): RangeTold | null {
       const own = ((up[what] - down[what]) / 2) ** 2 + bend ** 2 / (input === 'health' ? 8 : 2);
       shift += bend / 2;
       variance += own;
-      causes.push({ words: spreadInputWords[input], half: NORMAL_90 * Math.sqrt(own) });
+      causes.push({ words: spreadInputWords(input, job.told), half: NORMAL_90 * Math.sqrt(own) });
     }
     return { shift, half: NORMAL_90 * Math.sqrt(variance), causes: causes.sort((a, b) => b.half - a.half) };
   };

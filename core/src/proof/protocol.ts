@@ -1,3 +1,4 @@
+import { ridesSpread } from '../vehicle/told.ts';
 import type { Conditions, NotTried, Result, WentPast } from '../build/proving.ts';
 import type { RemedyPlace } from '../build/remedy.ts';
 import type { PlanContext } from '../vehicle/context.ts';
@@ -111,7 +112,7 @@ export function bandsFrom(
   drawn: DrawnRides | null = null,
 ): BandFrom | null {
   const on = systemOn(context, conditions);
-  return on && { context, facts, on, conditions, unsure: unsureOf(conditions), drawn };
+  return on && { context, facts, on, conditions, unsure: unsureOf(conditions, ridesSpread(context.build)), drawn };
 }
 
 const driven = (place: ProofSpec['place'], facts: ProofFacts): RemedyPlace =>

@@ -19,7 +19,7 @@ export const spreadInputs = [
   'stops',
 ] as const;
 export type SpreadInput = (typeof spreadInputs)[number];
-export const spreadInputWords: Record<SpreadInput, string> = {
+const usualWords: Record<SpreadInput, string> = {
   dragArea: 'air drag ±8 %',
   rolling: 'rolling ±15 %',
   windSpeed: 'wind ±1.5 m/s',
@@ -31,6 +31,39 @@ export const spreadInputWords: Record<SpreadInput, string> = {
   stops: 'stops ±30 %',
 };
 
+/** Inputs that rides tell of, in the order of their lower triangle. */
+export const toldInputs = ['dragArea', 'rolling', 'riderPower', 'health'] as const satisfies readonly SpreadInput[];
+const isTold = (input: SpreadInput): boolean => (toldInputs as readonly SpreadInput[]).includes(input);
+
+/** What rides leave open of them: the lower triangle of their covariance, in logarithms. */
+export interface RidesSpread {
+  rides: number;
+  lower: readonly (readonly number[])[];
+}
+const toldWords: Partial<Record<SpreadInput, string>> = {
+  dragArea: 'air drag',
+  rolling: 'rolling',
+  riderPower: 'rider’s power',
+  health: 'pack’s health',
+};
+
+/** An input with how far it is known; after rides it says so. */
+export function spreadInputWords(input: SpreadInput, told?: RidesSpread): string {
+  if (!told || !isTold(input)) return usualWords[input];
+  return `${toldWords[input] ?? input}, from ${ridesText(told.rides)}`;
+}
+export const ridesText = (rides: number): string => `${rides} ride${rides === 1 ? '' : 's'}`;
+
+/** What drag, rolling, legs and health are multiplied by at a draw. */
+export function toldFactors(draw: Draw, told: RidesSpread | undefined): [number, number, number, number] {
+  const z = toldInputs.map((input) => held(draw[input]));
+  return toldInputs.map((input, i) =>
+    told
+      ? Math.exp((told.lower[i] as readonly number[]).reduce((sum, l, j) => sum + l * (z[j] as number), 0))
+      : 1 + SPREAD[input] * (z[i] as number),
+  ) as [number, number, number, number];
+}
+
 /** One standard normal number for each input. */
 export type Draw = Record<SpreadInput, number>;
 
@@ -40,6 +73,8 @@ export interface SpreadJob {
   route: Route;
   brief: Brief;
   seed: number;
+  /** After rides: what they leave open. Absent: what every plan supposes. */
+  told?: RidesSpread | undefined;
 }
 
 /** What one drawn ride gave, SI. */
@@ -76,16 +111,17 @@ const held = (z: number): number => Math.max(-3, Math.min(3, z));
 export function drawnRide(job: Omit<SpreadJob, 'seed'>, draw: Draw): { system: RideSystem; road: RouteSteps } {
   const { system, route, brief } = job;
   const { vehicle, rider, pack, air } = system;
+  const [drag, rolling, legs, health] = toldFactors(draw, job.told);
   const drawn: RideSystem = {
     ...system,
     vehicle: {
       ...vehicle,
-      cdaM2: vehicle.cdaM2 * (1 + SPREAD.dragArea * held(draw.dragArea)),
-      crr: vehicle.crr * (1 + SPREAD.rolling * held(draw.rolling)),
+      cdaM2: vehicle.cdaM2 * drag,
+      crr: vehicle.crr * rolling,
       massKg: vehicle.massKg * (1 + SPREAD.load * held(draw.load)),
     },
-    rider: { ...rider, powerW: rider.powerW * (1 + SPREAD.riderPower * held(draw.riderPower)) },
-    pack: { ...pack, health: Math.min(1, pack.health * (1 + SPREAD.health * held(draw.health))) },
+    rider: { ...rider, powerW: rider.powerW * legs },
+    pack: { ...pack, health: Math.min(1, pack.health * health) },
     air: { ...air, temperatureC: air.temperatureC + SPREAD.temperatureK * held(draw.temperature) },
   };
   const road = cutRoute(

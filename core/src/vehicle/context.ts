@@ -29,6 +29,7 @@ import {
   type RangeBand,
   type Reckoning,
 } from './reckon.ts';
+import { ridesSpread } from './told.ts';
 import { assistLimit, systemOf, tyreRolling } from './system.ts';
 import { AS_IT_IS, massOf, resolveVehicle, type Vehicle } from './vehicle.ts';
 
@@ -360,7 +361,9 @@ export class PlanContext {
   get band(): RangeBand | null {
     if (this.spread === undefined) {
       const { reckoning, road } = this;
-      this.spread = reckoning ? rangeBand(reckoning, road, this.build.brief.thereAndBack) : null;
+      this.spread = reckoning
+        ? rangeBand(reckoning, road, this.build.brief.thereAndBack, ridesSpread(this.build))
+        : null;
     }
     return this.spread;
   }

@@ -13,6 +13,7 @@ import { coldFactor } from '../pack/battery.ts';
 import { cutRoute, simulate, type RideResult, type RideTrace, type RouteSteps } from '../ride/simulate.ts';
 import { flatRoute, routeLength, routeSegments, steepestGrade, surfaceAt } from '../ride/route.ts';
 import { startGrade, steadySpeed, type SteadySpeed } from '../ride/steady.ts';
+import { ridesText, toldInputs, type RidesSpread } from '../ride/spread.ts';
 import type { RideSystem } from '../ride/system.ts';
 import { systemOf } from './system.ts';
 import type { Vehicle } from './vehicle.ts';
@@ -106,30 +107,21 @@ export function legsShare({ account }: RideResult): number {
  * standard deviation, the shifts in Wh/km added as squares. Good while each shift stays small
  * (about a fifth); a drawn spread replaces it where more is wanted.
  */
-export function rangeBand(reckoning: Reckoning, road: RouteSteps, thereAndBack: boolean): RangeBand {
+export function rangeBand(
+  reckoning: Reckoning,
+  road: RouteSteps,
+  thereAndBack: boolean,
+  told?: RidesSpread,
+): RangeBand {
   const { system, toEmpty } = reckoning;
   const base = (toEmpty.pass.energyWh * 1000) / toEmpty.pass.distanceM;
   const shift = (moved: RideSystem): number => simulate(moved, road, { repeat: false, fine: true }).whPerKm / base - 1;
-  const { vehicle, rider, air } = system;
+  const { vehicle, air } = system;
   const windier = road.headwind.map(
     (wind, i) => wind + (thereAndBack && i >= road.count / 2 ? -SPREAD.windMs : SPREAD.windMs),
   );
   const causes: SpreadCause[] = [
-    {
-      label: 'air drag ±8 %',
-      share: shift({ ...system, vehicle: { ...vehicle, cdaM2: vehicle.cdaM2 * (1 + SPREAD.dragArea) } }),
-    },
-    {
-      label: 'rolling ±15 %',
-      share: shift({ ...system, vehicle: { ...vehicle, crr: vehicle.crr * (1 + SPREAD.rolling) } }),
-    },
-    {
-      label: 'rider’s power ±20 %',
-      share:
-        rider.powerW === 0
-          ? 0
-          : shift({ ...system, rider: { ...rider, powerW: rider.powerW * (1 + SPREAD.riderPower) } }),
-    },
+    ...vehicleCauses(system, told, shift),
     {
       label: 'load ±3 %',
       share: shift({ ...system, vehicle: { ...vehicle, massKg: vehicle.massKg * (1 + SPREAD.load) } }),
@@ -143,7 +135,6 @@ export function rangeBand(reckoning: Reckoning, road: RouteSteps, thereAndBack: 
       share:
         coldShare(system) + shift({ ...system, air: { ...air, temperatureC: air.temperatureC - SPREAD.temperatureK } }),
     },
-    { label: 'pack health ±3 %', share: SPREAD.health },
   ].map((cause) => ({ ...cause, share: Math.abs(cause.share) }));
   const sigma = Math.sqrt(causes.reduce((sum, cause) => sum + cause.share ** 2, 0));
   const midM = toEmpty.distanceM;
@@ -156,6 +147,37 @@ export function rangeBand(reckoning: Reckoning, road: RouteSteps, thereAndBack: 
     causes: causes.sort((a, b) => b.share - a.share),
     hardly: legsShare(toEmpty) > 1 - LEAST_MOTOR_SHARE || factor > WIDEST_BAND,
   };
+}
+
+/** What is not known of vehicle and legs: each by itself, or what rides leave open of all together. */
+function vehicleCauses(
+  system: RideSystem,
+  told: RidesSpread | undefined,
+  shift: (moved: RideSystem) => number,
+): SpreadCause[] {
+  const { vehicle, rider } = system;
+  const moved = (drag: number, rolling: number, legs: number): number =>
+    shift({
+      ...system,
+      vehicle: { ...vehicle, cdaM2: vehicle.cdaM2 * drag, crr: vehicle.crr * rolling },
+      rider: { ...rider, powerW: rider.powerW * legs },
+    });
+  if (told) {
+    // Each column moves all four together: what rides cannot tell apart cancels where it does on the road.
+    const columns = toldInputs.map((_, j) => {
+      const [drag, rolling, legs, health] = toldInputs.map(
+        (_, i) => (told.lower[i] as readonly number[])[j] as number,
+      ) as [number, number, number, number];
+      return moved(Math.exp(drag), Math.exp(rolling), Math.exp(legs)) - health;
+    });
+    return [{ label: `vehicle and legs, from ${ridesText(told.rides)}`, share: Math.hypot(...columns) }];
+  }
+  return [
+    { label: 'air drag ±8 %', share: moved(1 + SPREAD.dragArea, 1, 1) },
+    { label: 'rolling ±15 %', share: moved(1, 1 + SPREAD.rolling, 1) },
+    { label: 'rider’s power ±20 %', share: rider.powerW === 0 ? 0 : moved(1, 1, 1 + SPREAD.riderPower) },
+    { label: 'pack health ±3 %', share: SPREAD.health },
+  ];
 }
 
 function coldShare(system: RideSystem): number {

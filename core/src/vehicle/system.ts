@@ -16,6 +16,7 @@ import { tyreRadius, type TyreSize } from '../quantity/tyre.ts';
 import type { RideSystem } from '../ride/system.ts';
 import { packHealth } from '../pack/health.ts';
 import { trailerLoads } from '../safety/trailer.ts';
+import { toldBy } from './told.ts';
 import { misread } from './asSet.ts';
 import { helpOf } from './assist.ts';
 import type { Vehicle } from './vehicle.ts';
@@ -40,7 +41,8 @@ export function dragArea(build: Build): number {
   const apart = peopleAboard(brief).filter((p) => p.seat !== 'main' && p.seat !== 'second' && p.seat !== 'box').length;
   return (
     (DRAG_AREA[brief.posture] + ((brief.panniers ? 1 : 0) + apart) * DRAG_AREA_PANNIERS + (brief.trailer?.cdaM2 ?? 0)) *
-    (build.tuned.dragArea?.times ?? 1)
+    (build.tuned.dragArea?.times ?? 1) *
+    toldBy(build, 'cdaM2')
   );
 }
 
@@ -50,7 +52,7 @@ export function dragArea(build: Build): number {
  */
 export function rollingOf(build: Build, vehicle: Vehicle): number {
   const { trailer } = build.brief;
-  const tuned = build.tuned.rolling?.times ?? 1;
+  const tuned = (build.tuned.rolling?.times ?? 1) * toldBy(build, 'crr');
   const own = tyreRolling(vehicle.tyres.rear) * tuned;
   if (!trailer) return own;
   const onIt = vehicle.pack && build.choice.packPlace === 'trailer' ? vehicle.pack.massKg : 0;
@@ -61,9 +63,12 @@ export function rollingOf(build: Build, vehicle: Vehicle): number {
 /** Watts at the pedals of everybody who drives it, with the throttle or without. */
 export function legsW(build: Build, kit: Kit): number {
   if (build.choice.usesThrottle && kit.throttle) return 0;
-  return peopleAboard(build.brief).reduce(
-    (sum, { rider, pedals }) => sum + (pedals ? EFFORT_WATTS[rider.effort] * rider.factor : 0),
-    0,
+  return (
+    toldBy(build, 'riderPowerW') *
+    peopleAboard(build.brief).reduce(
+      (sum, { rider, pedals }) => sum + (pedals ? EFFORT_WATTS[rider.effort] * rider.factor : 0),
+      0,
+    )
   );
 }
 
@@ -105,7 +110,7 @@ export function systemOf(build: Build, vehicle: Vehicle): RideSystem {
       leadOhm: pack.leadOhm,
       cutoffVPerCell: Math.max(pack.cutoffVPerCell, kit.controller.cutoffVolts / pack.series),
       usable: pack.usable,
-      health: packHealth(pack),
+      health: Math.min(1, packHealth(pack) * (build.tuned.rides?.packId === pack.id ? toldBy(build, 'health') : 1)),
       resistanceRise: pack.resistanceRise,
     },
     vehicle: {

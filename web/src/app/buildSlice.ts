@@ -7,6 +7,7 @@ import { donorReducers } from './build/donor.ts';
 import type { BuildState, Edit } from './build/state.ts';
 import { benchReducers } from './build/bench.ts';
 import { billReducers } from './build/bill.ts';
+import { logReducers } from './build/log.ts';
 import { provingReducers } from './build/proving.ts';
 import { wiringReducers } from './build/wiring.ts';
 
@@ -37,6 +38,7 @@ const slice = createSlice({
     ...choiceReducers,
     ...decisionsReducers,
     ...provingReducers,
+    ...logReducers,
     ...wiringReducers,
     ...billReducers,
     ...benchReducers,

@@ -121,6 +121,15 @@ describe('edits of Proving', () => {
         .tuned.rolledM,
     ).to.equal(null);
     const ride = {
+      kind: 'ride' as const,
+      by: '',
+      movingS: null,
+      stops: null,
+      energyFrom: 'meter' as const,
+      loadKg: null,
+      climbM: null,
+      profile: [],
+      counts: null,
       id: 'x',
       at: AT,
       name: '',
@@ -136,8 +145,8 @@ describe('edits of Proving', () => {
       ownRoad: true,
       note: '',
     };
-    expect(after(buildActions.rideLogged(edit(ride)), buildActions.rideLogged(edit(ride))).log.rides).to.deep.equal([
-      ride,
-    ]);
+    expect(
+      after(buildActions.entriesKept(edit([ride])), buildActions.entriesKept(edit([ride]))).log.entries,
+    ).to.deep.equal([ride]);
   });
 });

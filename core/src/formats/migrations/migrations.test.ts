@@ -7,6 +7,7 @@ import { fromVersion1 } from './version1.ts';
 import { fromVersion2 } from './version2.ts';
 import { fromVersion3 } from './version3.ts';
 import { fromVersion8 } from './version8.ts';
+import { fromVersion10 } from './version10.ts';
 import { fromVersion9 } from './version9.ts';
 
 const fixtures = new URL('../../../test/builds/', import.meta.url);
@@ -82,6 +83,14 @@ describe('migrations', () => {
       tuned: { massKg: null },
       log: { rides: [] },
     });
+  });
+
+  it('10 → 11 puts rides among the other lines of the log', () => {
+    expect(fromVersion10({ version: 10, log: { rides: [{ id: 'a', energyWh: 9 }, 7] } })).to.deep.equal({
+      version: 11,
+      log: { entries: [{ id: 'a', energyWh: 9, kind: 'ride' }, 7] },
+    });
+    expect(fromVersion10({ version: 10 }).log).to.deep.equal({ entries: [] });
   });
 
   it('leave today’s build and what is no object alone', () => {

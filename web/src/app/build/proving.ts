@@ -1,11 +1,9 @@
 import type { PayloadAction } from '@reduxjs/toolkit';
 import {
   MOST_RESULTS,
-  MOST_RIDES,
   type Coast,
   type Conditions,
   type FaultSearch,
-  type LoggedRide,
   type NotTried,
   type RepairTaken,
   type Result,
@@ -79,9 +77,5 @@ export const provingReducers = {
   /** What tests told of the vehicle: null of a line goes back to what was reckoned. */
   tunedTo(state: BuildState, action: PayloadAction<Edit<Partial<Tuned>>>) {
     if (state.build) Object.assign(state.build.tuned, action.payload.value);
-  },
-  rideLogged(state: BuildState, action: PayloadAction<Edit<LoggedRide>>) {
-    if (state.build && state.build.log.rides.length < MOST_RIDES)
-      state.build.log.rides = put(state.build.log.rides, action.payload.value);
   },
 };

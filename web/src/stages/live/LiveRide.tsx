@@ -8,8 +8,7 @@ import {
   readRide,
   rideCaseOf,
   rideRows,
-  type MeterFault,
-} from '@sprocket/core';
+  type MeterFault, entriesOf, logEntrySchema } from '@sprocket/core';
 import Papa from 'papaparse';
 import { useMemo, useState } from 'react';
 import { buildActions } from '../../app/buildSlice.ts';
@@ -40,6 +39,7 @@ const stateWords: Record<MeterState, string> = {
 /** A ride as it is ridden: what the meter says, what the plan said, and how far it still goes. */
 export function LiveRide() {
   const build = useBuild();
+  const rides = entriesOf(build.log, 'ride');
   const send = useSend();
   const context = usePlanContext();
   const plan = useMemo(() => livePlan(context), [context]);
@@ -82,29 +82,33 @@ export function LiveRide() {
     const last = samples.at(-1);
     if (!last) return;
     const { brief } = context.build;
+    const id = crypto.randomUUID();
     const charge = (c: number | undefined): number | null => (c === undefined || Number.isNaN(c) ? null : c);
     send(
-      buildActions.rideLogged({
-        field: 'log.rides',
-        value: {
-          id: crypto.randomUUID(),
-          at: thisMinute(),
-          name: brief.route?.name ?? 'Flat road',
-          from: state === 'replayed' ? 'file' : 'standIn',
-          distanceM: last.distanceM,
-          timeS: last.timeS,
-          energyWh: last.energyWh,
-          startCharge: charge(samples[0]?.charge),
-          endCharge: charge(last.charge),
-          temperatureC: brief.temperatureC,
-          headwindMs: brief.headwindMs,
-          massKg: context.systemMassKg,
-          ownRoad: state !== 'replayed',
-          note:
-            fault === 'none' || state === 'replayed'
-              ? ''
-              : `Stand-in with a hidden fault: ${meterFaults[fault].toLowerCase()}.`,
-        },
+      buildActions.entriesKept({
+        field: `log.entries.${id}`,
+        value: [
+          logEntrySchema.parse({
+            kind: 'ride',
+            id,
+            at: thisMinute(),
+            name: brief.route?.name ?? 'Flat road',
+            from: state === 'replayed' ? 'file' : 'standIn',
+            distanceM: last.distanceM,
+            timeS: last.timeS,
+            energyWh: last.energyWh,
+            startCharge: charge(samples[0]?.charge),
+            endCharge: charge(last.charge),
+            temperatureC: brief.temperatureC,
+            headwindMs: brief.headwindMs,
+            massKg: context.systemMassKg,
+            ownRoad: state !== 'replayed',
+            note:
+              fault === 'none' || state === 'replayed'
+                ? ''
+                : `Stand-in with a hidden fault: ${meterFaults[fault].toLowerCase()}.`,
+          }),
+        ],
       }),
     );
     setSaid('Kept in the logbook.');
@@ -264,15 +268,15 @@ export function LiveRide() {
         </section>
       </div>
       <EnergyChart plan={plan} samples={samples} />
-      {build.log.rides.length > 0 ? (
+      {rides.length > 0 ? (
         <section className="card" aria-label="Rides kept">
           <h2>Rides kept</h2>
           <ul className="bare-list">
-            {build.log.rides.slice(-6).map((r) => (
+            {rides.slice(-6).map((r) => (
               <li key={r.id}>
                 {r.at.replace('T', ' ')}, {r.name}: <Show value={amount(r.distanceM, 'way')} />,{' '}
-                <Show value={amount(r.energyWh, 'energy')} />,{' '}
-                <Show value={amount(r.energyWh / Math.max(1, r.distanceM), 'energyPerWay', 1)} />
+                <Show value={amount(r.energyWh ?? 0, 'energy')} />,{' '}
+                <Show value={amount((r.energyWh ?? 0) / Math.max(1, r.distanceM), 'energyPerWay', 1)} />
                 {r.from === 'standIn' ? ', from the stand-in' : ''}
               </li>
             ))}

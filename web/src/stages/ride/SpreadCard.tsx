@@ -110,7 +110,7 @@ export function SpreadCard({ sheet, spread, progress, stopped, stop, again }: Sp
                 .map((c) => (
                   <li key={c.input}>
                     <span className="cause-bar" style={{ width: `${Math.round(c.share * 100)}%` }} />
-                    <span>{spreadInputWords[c.input]}</span>
+                    <span>{spreadInputWords(c.input, sheet.job.told)}</span>
                     <span className="num">{Math.round(c.share * 100)} %</span>
                   </li>
                 ))}
