@@ -240,4 +240,3 @@ export const CONDITION_ERROR = {
   /** Everything on the scales, as a share. */
   mass: 0.005,
 } as const;
-

@@ -315,6 +315,7 @@ export {
   entriesOf,
   entryKinds,
   entryKindWords,
+  type Handover,
   type LogEntry,
   logEntrySchema,
   type LoggedRide,
@@ -327,8 +328,34 @@ export {
   punctureWheels,
   type Review,
 } from './build/log.ts';
+export { type Ageing, ageingOf } from './log/capacity.ts';
+export { energyRead } from './log/energyRead.ts';
+export { type Lesson, lessonsOf, likelierByOthers, partsOf } from './log/lessons.ts';
+export { odometerOf } from './log/odometer.ts';
+export { againWords, REVIEW_AFTER_DAYS, reviewQuestions, reviewRatings } from './log/review.ts';
+export { narrowed, type Told, type TellingRide, tellingRide, toldOf } from './log/tells.ts';
+export { type Day, SURE_HOME, type TodayForecast, todayOn } from './log/today.ts';
+export { unknownWords } from './log/tune.ts';
 export { readTuneCase, runTuneCase } from './log/tuneCase.ts';
 export { tuneLab } from './log/tuneLab.ts';
+export { type LogTuning, type RideSeen, tuneLogInSteps } from './log/tuneLog.ts';
+export { type Nearness, nearnessWords, type Upkeep, upkeepOf, upkeepReminders } from './log/upkeep.ts';
+export { upkeepTaskOf } from './log/upkeepTasks.ts';
+export { type Wear, wearOf } from './log/wear.ts';
+export { type Doc, type DocBlock } from './formats/doc.ts';
+export { docHtml } from './formats/docHtml.ts';
+export {
+  isLogColumn,
+  type LogColumn,
+  logColumns,
+  logRows,
+  matchColumns,
+  readLogTable,
+  rideFromSamples,
+} from './formats/logTable.ts';
+export { readTrackRide } from './formats/trackRide.ts';
+export { handoverDoc } from './plan/papers/handover.ts';
+export { type PaperPhoto, reportDoc } from './plan/papers/report.ts';
 
 // The judgement
 export { kitRules } from './fit/allRules.ts';

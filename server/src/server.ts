@@ -6,6 +6,7 @@ import { randomBytes } from 'node:crypto';
 import { existsSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { counterOn, standingsOn, type CounterOrder } from './counter.ts';
+import { weather } from './weather.ts';
 import { addRideMeter } from './rideMeter.ts';
 
 export interface ServerOptions {
@@ -102,6 +103,7 @@ export function createServer({ appDir, demo = false, hosts = [] }: ServerOptions
     else res.json({ standIn: true, orders: standingsOn(body.day, body.orders) });
   });
   addRideMeter(app);
+  weather(app);
   // The page is only ever handed out with its nonce filled in.
   app.get('/index.html', (_req, res) => {
     res.redirect(301, '/');

@@ -190,10 +190,22 @@ export const reviewSchema = z.object({
 });
 export type Review = z.infer<typeof reviewSchema>;
 
+/** What the handover sheet says besides what the plan knows. */
+export const handoverSchema = z.object({
+  owner: z.string().trim().max(120).default(''),
+  maker: z.string().trim().max(120).default(''),
+  on: z.iso.date().nullable().default(null),
+  words: z.string().trim().max(2000).default(''),
+  /** Last day of each part’s guarantee, by its line of the bill. */
+  guarantees: z.record(z.string().max(140), z.iso.date()).default({}),
+});
+export type Handover = z.infer<typeof handoverSchema>;
+
 export const logSchema = z.object({
   entries: z.array(logEntrySchema).max(MOST_ENTRIES).default([]),
   mappings: z.array(mappingSchema).max(20).default([]),
   review: reviewSchema.nullable().default(null),
+  handover: handoverSchema.prefault({}),
 });
 export type Log = z.infer<typeof logSchema>;
 

@@ -1,5 +1,6 @@
 import { SaxesParser } from 'saxes';
 import type { Route } from '../build/brief.ts';
+import { dayOf, isDate } from '../quantity/dates.ts';
 import { resample, smoothElevations, totalClimb, type ProfilePoint } from '../ride/route.ts';
 import { xmlWords } from '../reading/xmlWords.ts';
 import type { ReadProblem, ReadResult } from '../reading/problems.ts';
@@ -12,10 +13,12 @@ const MOST_PROBLEMS = 20;
 /** A jump between neighbours longer than this is a fault, m. */
 const LONGEST_JUMP = 100_000;
 
-interface TrackPoint {
+export interface TrackPoint {
   lat: number;
   lon: number;
   ele: number | null;
+  /** Seconds since 1970, UTC; null where the point has no time. */
+  timeS: number | null;
 }
 
 // WGS 84 ellipsoid, m and first eccentricity squared. Source: NGA.STND.0036.
@@ -63,7 +66,8 @@ export function readGpx(text: string, id: string, fallbackName: string): ReadRes
   return routeFromTrack(points, id, name === '' ? fallbackName : name);
 }
 
-function parseTrack(text: string): ReadResult<{ points: TrackPoint[]; name: string }> {
+/** Points of a track, or of a route where there is none, with heights and times as far as they are there. */
+export function parseTrack(text: string, timesRead = false): ReadResult<{ points: TrackPoint[]; name: string }> {
   const problems: ReadProblem[] = [];
   const points: TrackPoint[] = [];
   const stack: string[] = [];
@@ -111,7 +115,7 @@ function parseTrack(text: string): ReadResult<{ points: TrackPoint[]; name: stri
         }
         return value;
       };
-      current = { lat: read('lat', 90), lon: read('lon', 180), ele: null };
+      current = { lat: read('lat', 90), lon: read('lon', 180), ele: null, timeS: null };
       if (local === 'trkpt') {
         sawTrack = true;
         points.push(current);
@@ -136,6 +140,13 @@ function parseTrack(text: string): ReadResult<{ points: TrackPoint[]; name: stri
         );
       } else current.ele = value;
     }
+    if (tag.local === 'time' && current && (parent === 'trkpt' || parent === 'rtept')) {
+      const timeS = utcSeconds(words.trim());
+      if (timeS === null) {
+        if (timesRead)
+          note(`point ${points.length + routePoints.length}: “${words.trim().slice(0, 40)}” is no time of ISO 8601`);
+      } else current.timeS = timeS;
+    }
     if (
       tag.local === 'name' &&
       (parent === 'trk' || parent === 'rte' || parent === 'metadata') &&
@@ -157,6 +168,19 @@ function parseTrack(text: string): ReadResult<{ points: TrackPoint[]; name: stri
     return { ok: false, problems: [{ path: '(document)', message: 'no track or route with two points or more' }] };
   }
   return { ok: true, value: { points: chosen, name } };
+}
+
+const ISO_TIME = /^(\d{4}-\d{2}-\d{2})T(\d{2}):(\d{2}):(\d{2}(?:\.\d+)?)(Z|[+-]\d{2}:?\d{2})?$/;
+
+/** Seconds since 1970 of an ISO 8601 time, UTC where it names no zone; null where it is none. */
+export function utcSeconds(text: string): number | null {
+  const [, date = '', hours = '', minutes = '', seconds = '', zone = 'Z'] = ISO_TIME.exec(text) ?? [];
+  if (date === '' || !isDate(date)) return null;
+  const [h, m, s] = [Number(hours), Number(minutes), Number(seconds)];
+  if (h > 24 || m > 59 || s >= 61) return null;
+  const off =
+    zone === 'Z' ? 0 : (zone.startsWith('-') ? -1 : 1) * (Number(zone.slice(1, 3)) * 60 + Number(zone.slice(-2)));
+  return dayOf(date) * 86_400 + h * 3600 + (m - off) * 60 + s;
 }
 
 /** Initial bearing from one point to the next, degrees from north; on the plane, good within a leg of some km. */

@@ -160,7 +160,7 @@ describe('tuning to rides', () => {
 
   it('holds up on made-up logs', () => {
     // The hundreds are run by `npm run tune -- --lab`; what they gave stands in docs/models.md.
-    const lab = tuneLab(system, 8, 11);
+    const lab = tuneLab(system, 4, 11);
     expect(lab.errorAfter).to.be.lessThan(lab.errorBefore / 2);
     expect(lab.oddFound).to.equal(1);
     expect(lab.falseAlarms).to.be.lessThan(0.05);

@@ -1,7 +1,6 @@
 import type { Build } from '../build/build.ts';
 import { entriesOf, type LoggedRide } from '../build/log.ts';
 import { unknowns, type Ridden, type Unknown } from '../build/tuned.ts';
-import type { Steps } from '../steps.ts';
 import type { PlanContext } from '../vehicle/context.ts';
 import { systemOf } from '../vehicle/system.ts';
 import { untold } from '../vehicle/told.ts';
@@ -77,9 +76,9 @@ interface Chapter {
 /**
  * What the rides of a build’s log tell of it: forecast against fact for each before it was used, odd ones with what
  * would explain them, and where they leave drag, rolling, legs and health. A change splits the log for what it touches.
- * Stops between rides. Null without kit and pack.
+ * Stops between rides with the share that is done. Null without kit and pack.
  */
-export function* tuneLogInSteps(context: PlanContext): Steps<LogTuning | null> {
+export function* tuneLogInSteps(context: PlanContext): Generator<number, LogTuning | null> {
   const plain: PlanContext = context.on(untold(context.build));
   if (!plain.kit || !plain.pack || !plain.reckoning) return null;
   const nominal = systemOf(plain.build, plain.asItWillBe);
@@ -98,7 +97,7 @@ export function* tuneLogInSteps(context: PlanContext): Steps<LogTuning | null> {
     const read = energyRead(logged, nominal.pack);
     const tooOld = logged.at < askFrom;
     const road = tooOld || 'not' in read ? null : rideRoadOf(build, nominal, logged);
-    if (road) yield;
+    if (road) yield (0.2 * seen.size) / Math.max(1, rides.length);
     const not =
       'not' in read
         ? read.not
@@ -137,7 +136,12 @@ export function* tuneLogInSteps(context: PlanContext): Steps<LogTuning | null> {
   for (const [i, chapter] of chapters.entries()) {
     if (i > 0) belief = chapter.touches.length > 0 ? changed(belief, chapter.touches) : drifted(belief);
     if (chapter.rides.length === 0) continue;
-    const tuned = yield* tuneInSteps({ ...base, before: belief, rides: chapter.rides.map((r) => r.seen) });
+    const steps = tuneInSteps({ ...base, before: belief, rides: chapter.rides.map((r) => r.seen) });
+    let step = steps.next();
+    for (let k = 0; !step.done; k++, step = steps.next())
+      // How many rounds it takes shows when it is done: ever nearer to the chapter's end.
+      yield 0.2 + (0.8 * (i + k / (k + 4 * chapter.rides.length))) / chapters.length;
+    const tuned = step.value;
     belief = tuned.belief;
     for (const [k, { logged, road, seen: ride }] of chapter.rides.entries()) {
       const told = tuned.rides[k] as RideTold;
@@ -147,7 +151,7 @@ export function* tuneLogInSteps(context: PlanContext): Steps<LogTuning | null> {
       if (standsOut) {
         odd++;
         row.reasons = oddReasons(base, logged, road, belief.at, ride.energyWh);
-        yield;
+        yield 0.2 + (0.8 * (i + 1)) / chapters.length;
       }
       if (!told.odd) {
         count++;

@@ -28,6 +28,14 @@ export function benchWorker(): Remote<CoreWorker> {
   return benchRemote;
 }
 
+let logRemote: Remote<CoreWorker> | undefined;
+
+/** Another for the logbook’s rides: tuning them takes seconds. */
+export function logWorker(): Remote<CoreWorker> {
+  logRemote ??= wrap<CoreWorker>(newCoreWorker('log'));
+  return logRemote;
+}
+
 /** Longest a file may be read, ms: the largest track that is taken at all needs a third of it on a slow machine. */
 const LONGEST_READ = 15_000;
 

@@ -4,6 +4,13 @@ import {
   buyingSheet,
   headOf,
   judgeCandidates,
+  lessonsOf,
+  narrowed,
+  readTrackRide,
+  tellingRide,
+  todayOn,
+  toldOf,
+  tuneLogInSteps,
   measureNext,
   planChosen,
   planContext,
@@ -26,6 +33,12 @@ import {
   type BuyingSheet,
   type Candidates,
   type Conditions,
+  type Day,
+  type Lesson,
+  type LogTuning,
+  type TellingRide,
+  type TodayForecast,
+  type Told,
   type DrawnRides,
   type FigureId,
   type Finding,
@@ -49,6 +62,14 @@ const contextOf = (build: Build, own: readonly Part[]): PlanContext => {
   const kept = parts.settle(Object.fromEntries(own.map((part) => [part.id, part])));
   return planContext(builds.settle(build), withParts(starterShelf, Object.values(kept)));
 };
+
+/** Works so long at a time while it tunes, ms. */
+const SLICE = 40;
+/** The tuning that was asked for last. */
+let tuning = 0;
+
+/** What the rides told, and what they leave open. */
+export type LogTold = LogTuning & { told: Told[]; telling: TellingRide | null; width: ReturnType<typeof narrowed> };
 
 const wordsOf = ([first, ...more]: readonly ReadProblem[]): string =>
   `${first?.path ?? ''}: ${first?.message ?? ''}${more.length > 0 ? `, and ${more.length} more` : ''}.`;
@@ -85,6 +106,45 @@ const api = {
     besidePlan(build, withParts(starterShelf, own)),
   /** The bench's schedule and its chance: seconds for a large build. */
   buildTime,
+  /** What the rides of a log told, with how far it is as it goes; null where nothing can be ridden, or it was stopped. */
+  tuneLog: async (build: Build, own: readonly Part[], progress: (share: number) => void): Promise<LogTold | null> => {
+    const mine = ++tuning;
+    const context = contextOf(build, own);
+    const steps = tuneLogInSteps(context);
+    let since = performance.now();
+    for (;;) {
+      const step = steps.next();
+      if (step.done)
+        return (
+          step.value && {
+            ...step.value,
+            told: toldOf(step.value.belief),
+            telling: tellingRide(context, step.value.belief),
+            width: narrowed(context, step.value.belief),
+          }
+        );
+      if (performance.now() - since < SLICE) continue;
+      progress(step.value);
+      // A question to stop, or a newer log, gets its turn.
+      await new Promise((next) => setTimeout(next, 0));
+      if (mine !== tuning) return null;
+      since = performance.now();
+    }
+  },
+  stopTuning: (): void => {
+    tuning++;
+  },
+  todayOn: (build: Build, own: readonly Part[], day: Day, draws: number): TodayForecast | null =>
+    todayOn(contextOf(build, own), day, draws),
+  /** Lessons of every build in the store: what cannot be read teaches nothing. */
+  lessons: (kept: readonly unknown[]): Lesson[] =>
+    lessonsOf(
+      kept.flatMap((k) => {
+        const read = readBuild(k);
+        return read.ok ? [read.value] : [];
+      }),
+    ),
+  readTrackRide,
   readBuildFileWithPhotos,
   readGpx,
   readSvgOutline,

@@ -8,7 +8,10 @@ import {
   readRide,
   rideCaseOf,
   rideRows,
-  type MeterFault, entriesOf, logEntrySchema } from '@sprocket/core';
+  type MeterFault,
+  entriesOf,
+  logEntrySchema,
+} from '@sprocket/core';
 import Papa from 'papaparse';
 import { useMemo, useState } from 'react';
 import { buildActions } from '../../app/buildSlice.ts';

@@ -170,7 +170,9 @@ function Outcome({ sheet, test }: { sheet: ProofSheet; test: ProofTest }) {
   const seen = test.sees?.find((s) => s.id === test.result?.saw);
   const tuning = tuningOf(context, sheet, test.id, thisMinute());
   const { tuned } = context.build;
-  const mine = (['massKg', 'rolledM', 'dragArea', 'rolling'] as const).filter((key) => tuned[key]?.from.test === test.id);
+  const mine = (['massKg', 'rolledM', 'dragArea', 'rolling'] as const).filter(
+    (key) => tuned[key]?.from.test === test.id,
+  );
   const tunedBy = mine.length > 0;
   const untune = (): void => {
     send(
