@@ -35,9 +35,21 @@ function fonts(): string {
   const face = (family: string, weight: string, file: string): string =>
     `@font-face{font-family:'${family}';font-weight:${weight};src:url(data:font/woff2;base64,${readFileSync(require.resolve(file)).toString('base64')}) format('woff2')}`;
   return [
-    face('Atkinson Hyperlegible', '400', '@fontsource/atkinson-hyperlegible/files/atkinson-hyperlegible-latin-400-normal.woff2'),
-    face('Atkinson Hyperlegible', '700', '@fontsource/atkinson-hyperlegible/files/atkinson-hyperlegible-latin-700-normal.woff2'),
-    face('Bricolage Grotesque Variable', '200 800', '@fontsource-variable/bricolage-grotesque/files/bricolage-grotesque-latin-wght-normal.woff2'),
+    face(
+      'Atkinson Hyperlegible',
+      '400',
+      '@fontsource/atkinson-hyperlegible/files/atkinson-hyperlegible-latin-400-normal.woff2',
+    ),
+    face(
+      'Atkinson Hyperlegible',
+      '700',
+      '@fontsource/atkinson-hyperlegible/files/atkinson-hyperlegible-latin-700-normal.woff2',
+    ),
+    face(
+      'Bricolage Grotesque Variable',
+      '200 800',
+      '@fontsource-variable/bricolage-grotesque/files/bricolage-grotesque-latin-wght-normal.woff2',
+    ),
   ].join('');
 }
 

@@ -7,7 +7,7 @@ export { BATTERY_CLEARANCE_WANTED, CLIMB_AT_LEAST, EFFORT_WATTS } from './consta
 export { type Verdict, verdictWords, verdicts } from './verdict.ts';
 
 // Quantities, units and words
-export { type Amount, type Phrase, amount, amountText, phraseText, showAmount } from './quantity/format.ts';
+export { type Amount, type Phrase, amount, amountText, phrase, phraseText, showAmount } from './quantity/format.ts';
 export { type Parsed, parseQuantity, parseTeeth } from './quantity/parse.ts';
 export { type TyreSize, parseTyre, tyreName } from './quantity/tyre.ts';
 export { type Dimension, type UnitSystem, displayUnits } from './quantity/units.ts';
@@ -331,6 +331,7 @@ export {
 export { type Ageing, ageingOf } from './log/capacity.ts';
 export { energyRead } from './log/energyRead.ts';
 export { type Lesson, lessonsOf, likelierByOthers, partsOf } from './log/lessons.ts';
+export { type LineRead, readLine, touchedBy } from './log/line.ts';
 export { odometerOf } from './log/odometer.ts';
 export { againWords, REVIEW_AFTER_DAYS, reviewQuestions, reviewRatings } from './log/review.ts';
 export { narrowed, type Told, type TellingRide, tellingRide, toldOf } from './log/tells.ts';
@@ -340,7 +341,7 @@ export { readTuneCase, runTuneCase } from './log/tuneCase.ts';
 export { tuneLab } from './log/tuneLab.ts';
 export { type LogTuning, type RideSeen, tuneLogInSteps } from './log/tuneLog.ts';
 export { type Nearness, nearnessWords, type Upkeep, upkeepOf, upkeepReminders } from './log/upkeep.ts';
-export { upkeepTaskOf } from './log/upkeepTasks.ts';
+export { upkeepTaskOf, upkeepTasks } from './log/upkeepTasks.ts';
 export { type Wear, wearOf } from './log/wear.ts';
 export { type Doc, type DocBlock } from './formats/doc.ts';
 export { docHtml } from './formats/docHtml.ts';

@@ -33,6 +33,7 @@ export function partsOf(build: Build): Set<string> {
 }
 
 interface Told {
+  line: string;
   part: string;
   fault: string | null;
   what: string;
@@ -43,13 +44,13 @@ interface Told {
 function toldBy(build: Build): Told[] {
   const lines = entriesOf(build.log, 'fault');
   const fromLines = lines.flatMap((f) =>
-    f.part === null ? [] : [{ part: f.part, fault: f.fault, what: f.what, cure: f.cure }],
+    f.part === null ? [] : [{ line: f.id, part: f.part, fault: f.fault, what: f.what, cure: f.cure }],
   );
   const inLines = new Set(lines.flatMap((f) => (f.search === null ? [] : [f.search])));
   const { kitId } = build.choice;
   const fromSearches = build.proving.searches.flatMap((s) =>
     s.ended?.cured && s.ended.fault !== null && kitId !== null && !inLines.has(s.id)
-      ? [{ part: kitId, fault: s.ended.fault, what: '', cure: s.ended.repair ?? '' }]
+      ? [{ line: s.id, part: kitId, fault: s.ended.fault, what: '', cure: s.ended.repair ?? '' }]
       : [],
   );
   return [...fromLines, ...fromSearches];
@@ -71,8 +72,12 @@ export function lessonsOf(builds: readonly Build[]): Lesson[] {
   const having = new Map<string, number>();
   for (const build of builds) for (const part of partsOf(build)) having.set(part, (having.get(part) ?? 0) + 1);
   const found = new Map<string, Lesson>();
+  // A copy of a build brings the lines of the one it was copied from: each line teaches once.
+  const seen = new Set<string>();
   for (const build of builds)
-    for (const { part, fault, what, cure } of toldBy(build)) {
+    for (const { line, part, fault, what, cure } of toldBy(build)) {
+      if (seen.has(line)) continue;
+      seen.add(line);
       const key = `${part}|${fault ?? same(what)}|${fault === null ? same(cure) : ''}`;
       const lesson = found.get(key) ?? { part, fault, what, cure, of: [], having: having.get(part) ?? 1 };
       if (lesson.what === '') lesson.what = what;

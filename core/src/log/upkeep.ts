@@ -1,4 +1,5 @@
 import type { Build } from '../build/build.ts';
+import type { RemedyPlace } from '../build/remedy.ts';
 import { entriesOf, type EntryOf } from '../build/log.ts';
 import { isTrike, kindTraits } from '../donor/kinds.ts';
 import { dateAfter, daysBetween } from '../quantity/dates.ts';
@@ -20,6 +21,8 @@ export const nearnessWords: Record<Nearness, string> = {
 /** A task with where it stands. */
 export interface Upkeep {
   task: UpkeepTask;
+  /** Where on the vehicle it is. */
+  place: RemedyPlace;
   /** 0 just done, 1 due; of whichever comes first. */
   near: number;
   nearness: Nearness;
@@ -135,6 +138,7 @@ function standingOf(task: UpkeepTask, facts: UpkeepFacts, build: Build, odometer
     first.near >= LATE ? 'late' : first.near >= DUE ? 'due' : first.near >= SOON ? 'soon' : 'later';
   return {
     task,
+    place: task.place(facts),
     near: first.near,
     nearness,
     by: first.by,

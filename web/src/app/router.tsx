@@ -1,22 +1,7 @@
 import { createBrowserRouter, Navigate, type RouteObject } from 'react-router';
 import { stages } from '../stages/all.ts';
 import { Library } from '../stages/library/Library.tsx';
-import type { Stage } from '../stages/stage.ts';
 import { Lost } from './Lost.tsx';
-
-/** A stage’s address: its screen, or what it will decide. */
-function stageRoute(stage: Stage): RouteObject {
-  const { screen } = stage;
-  return {
-    path: stage.id,
-    lazy:
-      screen ??
-      (async () => {
-        const { Later } = await import('../sheet/Later.tsx');
-        return { Component: () => <Later stage={stage} /> };
-      }),
-  };
-}
 
 export const router = createBrowserRouter([
   { path: '/', element: <Library />, errorElement: <Lost /> },
@@ -39,7 +24,7 @@ export const router = createBrowserRouter([
     hydrateFallbackElement: <p className="wait">Opening the build…</p>,
     children: [
       { index: true, element: <Navigate to="brief" replace /> },
-      ...stages.map(stageRoute),
+      ...stages.map(({ id, screen }): RouteObject => ({ path: id, lazy: screen })),
       { path: 'shelf', lazy: async () => ({ Component: (await import('../stages/shelf/Shelf.tsx')).ShelfStage }) },
       { path: 'ride', lazy: async () => ({ Component: (await import('../stages/ride/RideSheet.tsx')).RideStage }) },
       {
@@ -55,7 +40,7 @@ export const router = createBrowserRouter([
         path: 'compare',
         lazy: async () => ({ Component: (await import('../stages/compare/Compare.tsx')).CompareStage }),
       },
-      { path: '*', lazy: async () => ({ Component: (await import('../sheet/Later.tsx')).NoStage }) },
+      { path: '*', lazy: async () => ({ Component: (await import('../sheet/NoStage.tsx')).NoStage }) },
     ],
   },
   { path: '*', element: <Lost /> },

@@ -13,6 +13,9 @@ const undoableBuild = undoable(buildReducer, {
   limit: HISTORY,
   // Edits of one field, one after another, are one step.
   groupBy: (action) => fieldOf(action),
+  // What the rides told follows from them: it is no step of its own, and undoing a ride does not stop at it.
+  filter: (action) => !buildActions.riddenTo.match(action),
+  syncFilter: true,
 });
 
 /** Edits with undo; opening another build starts a history of its own. */

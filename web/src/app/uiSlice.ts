@@ -23,6 +23,9 @@ export type BuildView = 'steps' | 'built' | 'card' | 'pace';
 /** Which leg of proving is on the Proving stage. */
 export type ProvingView = 'road' | 'motor' | 'coast' | 'certificate';
 
+/** Which leg of the vehicle’s life is on the Logbook stage. */
+export type LogbookView = 'log' | 'rides' | 'today' | 'upkeep' | 'papers' | 'review';
+
 export interface UiState {
   units: UnitSystem;
   /** The survey item whose dimension is lit on the drawing. */
@@ -37,6 +40,7 @@ export interface UiState {
   partsView: PartsView;
   buildView: BuildView;
   provingView: ProvingView;
+  logbookView: LogbookView;
 }
 
 const initialState: UiState = {
@@ -52,6 +56,7 @@ const initialState: UiState = {
   partsView: 'bill',
   buildView: 'steps',
   provingView: 'road',
+  logbookView: 'log',
 };
 
 const slice = createSlice({
@@ -87,6 +92,9 @@ const slice = createSlice({
     },
     provingViewed(state, action: PayloadAction<ProvingView>) {
       state.provingView = action.payload;
+    },
+    logbookViewed(state, action: PayloadAction<LogbookView>) {
+      state.logbookView = action.payload;
     },
     keysShown(state, action: PayloadAction<boolean>) {
       state.keysShown = action.payload;

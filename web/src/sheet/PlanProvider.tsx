@@ -59,6 +59,13 @@ interface Quick {
   chosen: ChosenPlan;
 }
 
+/** Whether two states of a build differ in nothing but their log. */
+function sameButLog(a: Build, b: Build): boolean {
+  return (Object.keys(b) as (keyof Build)[]).every(
+    (key) => a[key] === b[key] || key === 'log' || key === 'updatedAt' || key === 'revision',
+  );
+}
+
 /** Derives the plan from the build: the chosen parts' with the edit itself, every other candidate's from the worker. */
 export function PlanProvider({ children }: { children: ReactNode }) {
   const build = useApp((state) => state.build.present.build);
@@ -67,12 +74,19 @@ export function PlanProvider({ children }: { children: ReactNode }) {
   const [candidates, setCandidates] = useState<Candidates | null>(null);
   const opened = useFirstPlan(build, shelf);
   // In the same drawing as the edit, so that field and tally never disagree.
+  const last = useRef<Quick | null>(null);
   const quick = useMemo((): Quick | null => {
     if (!build || !opened) return null;
+    // A line in the log changes no plan: what the rides told does, and that stands elsewhere.
+    if (last.current?.shelf === shelf && sameButLog(last.current.build, build)) return last.current;
     if (opened.build === build && opened.shelf === shelf) return opened;
     const context = planContext(build, shelf);
     return { build, shelf, context, chosen: planChosen(context) };
   }, [build, shelf, opened]);
+  useEffect(() => {
+    last.current = quick;
+  }, [quick]);
+  const planned = quick?.build ?? build;
   const plan = useMemo(() => (quick ? wholePlan(quick.build, quick.chosen, candidates) : null), [quick, candidates]);
   const [held, setHeld] = useState<(PlanState & { build: Build }) | null>(null);
   if (plan && quick && held?.plan !== plan) {
@@ -110,17 +124,17 @@ export function PlanProvider({ children }: { children: ReactNode }) {
       }
       busy.current = false;
     };
-    if (!build) return;
+    if (!planned) return;
     const timer = setTimeout(
       () => {
-        if (busy.current) waiting.current = { build, own };
-        else void judge({ build, own });
+        if (busy.current) waiting.current = { build: planned, own };
+        else void judge({ build: planned, own });
       },
       first.current ? 0 : WAIT,
     );
     first.current = false;
     return () => clearTimeout(timer);
-  }, [build, own]);
+  }, [planned, own]);
 
   return <Plan value={held}>{children}</Plan>;
 }

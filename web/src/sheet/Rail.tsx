@@ -6,6 +6,7 @@ import { VerdictSign } from './Verdict.tsx';
 import { stages } from '../stages/all.ts';
 import type { Stage } from '../stages/stage.ts';
 import { useApp, useBuild } from '../app/store.ts';
+import { useDue } from './useDue.ts';
 import { useProofStops } from './useProofStops.ts';
 
 const savedWords = { saved: 'saved', saving: 'saving…', failed: 'not saved', gone: 'deleted elsewhere' } as const;
@@ -54,10 +55,10 @@ export function Rail({ plan }: { plan: BuildPlan }) {
   );
 }
 
-/** How a stage stands in the plan; undefined where it is not ready or does not plan. */
+/** How a stage stands in the plan; undefined where it does not plan. */
 function standingOf(stage: Stage, plan: BuildPlan): StageStanding | undefined {
   const standings: Partial<Record<Stage['id'], StageStanding>> = plan.stages;
-  return stage.screen ? standings[stage.id] : undefined;
+  return standings[stage.id];
 }
 
 /** How far the bill is: lines that may be ordered now, else those that are held, else that all is here. */
@@ -97,12 +98,24 @@ function ProofStanding() {
   );
 }
 
+/** How far it was ridden; what is due stands above it. */
+function LogState() {
+  const build = useBuild();
+  const due = useDue();
+  const rides = build.log.entries.reduce((sum, e) => sum + Number(e.kind === 'ride'), 0);
+  return (
+    <span className="link-state link-later num">
+      {build.log.entries.length === 0 ? 'not begun' : due > 0 ? `${due} due` : `${rides} rides`}
+    </span>
+  );
+}
+
 function StageState({ stage, plan }: { stage: Stage; plan: BuildPlan }) {
   const standing = standingOf(stage, plan);
-  if (stage.id === 'parts' && stage.screen) return <BillState plan={plan} />;
-  if (stage.id === 'build' && stage.screen) return <StepsState plan={plan} />;
-  if (stage.id === 'proving' && stage.screen) return <ProofStanding />;
-  if (!standing) return <span className="link-state link-later">not ready</span>;
+  if (stage.id === 'parts') return <BillState plan={plan} />;
+  if (stage.id === 'build') return <StepsState plan={plan} />;
+  if (stage.id === 'proving') return <ProofStanding />;
+  if (!standing) return <LogState />;
   const { verdict, counts } = standing;
   const total = Object.values(counts).reduce((a, b) => a + b, 0);
   const shown = total === 0 ? ('measure' as const) : verdict;

@@ -18,8 +18,8 @@ export interface Stage {
   key: string;
   /** What it decides, as the start of a sentence. */
   decides: string;
-  /** Its screen; null where the stage is not ready yet and only says what it will decide. */
-  screen: (() => Promise<{ Component: ComponentType }>) | null;
+  /** Its screen, loaded when it is first opened. */
+  screen: () => Promise<{ Component: ComponentType }>;
   /** What the finder finds on it. */
   finds?: (build: Build, plan: BuildPlan) => Find[];
 }

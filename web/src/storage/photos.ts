@@ -43,3 +43,11 @@ export async function putPhotos(buildId: string, photos: readonly Omit<BuildPhot
     photos.map(({ item, on, dataUrl }) => ({ id: crypto.randomUUID(), buildId, item, on, dataUrl })),
   );
 }
+
+/** A build’s photos with what each shows, in order of their days, for a paper. */
+export async function photosAsData(buildId: string): Promise<{ caption: string; dataUrl: string }[]> {
+  const kept = await db.photos.where({ buildId }).toArray();
+  return kept
+    .sort((a, b) => a.on.localeCompare(b.on))
+    .map(({ item, on, dataUrl }) => ({ caption: `${item.replace(/^step:/, '')}, ${on}`, dataUrl }));
+}

@@ -1,5 +1,5 @@
 import type { PayloadAction } from '@reduxjs/toolkit';
-import { MOST_ENTRIES, type LogEntry, type Mapping, type Review, type Ridden } from '@sprocket/core';
+import { MOST_ENTRIES, type Handover, type LogEntry, type Mapping, type Review, type Ridden } from '@sprocket/core';
 import type { BuildState, Edit } from './state.ts';
 
 /** Edits of the logbook: lines kept and forgotten, remembered tables, the review, what rides told. */
@@ -31,6 +31,10 @@ export const logReducers = {
   },
   reviewSaid(state: BuildState, action: PayloadAction<Edit<Review | null>>) {
     if (state.build) state.build.log.review = action.payload.value;
+  },
+  /** What the handover sheet says besides what the plan knows. */
+  handoverSaid(state: BuildState, action: PayloadAction<Edit<Partial<Handover>>>) {
+    if (state.build) Object.assign(state.build.log.handover, action.payload.value);
   },
   /** What the rides told; null: nothing yet. */
   riddenTo(state: BuildState, action: PayloadAction<Edit<Ridden | null>>) {

@@ -18,7 +18,7 @@ import { store, useBuild, useSend } from '../../app/store.ts';
 import { downloadText } from '../../ui/download.ts';
 import { useMoney } from '../../ui/money.ts';
 import { today } from '../../ui/today.ts';
-import { calendarOf } from './calendar.ts';
+import { calendarOf } from '../../ui/calendar.ts';
 import { MarkSign } from './BillBoard.tsx';
 import { useSameLines } from './useSameLines.ts';
 import { groupings, groupsOf, markOf, nextState, type Grouping } from './lines.ts';

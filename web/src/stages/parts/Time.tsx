@@ -8,7 +8,7 @@ import { downloadText } from '../../ui/download.ts';
 import { Say } from '../../ui/Show.tsx';
 import { dayTyped } from '../../ui/today.ts';
 import { BenchTimes } from './BenchTimes.tsx';
-import { calendarOf, type BenchTime } from './calendar.ts';
+import { calendarOf, type BenchTime } from '../../ui/calendar.ts';
 import { Fortnight } from './Fortnight.tsx';
 import { clockWords, dayWords, longWords, momentWords } from '../../ui/moments.ts';
 import { useMarking } from '../../sheet/useMarking.ts';

@@ -1,0 +1,201 @@
+import { Button, NativeSelect } from '@mantine/core';
+import {
+  isLogColumn,
+  logColumns,
+  logRows,
+  matchColumns,
+  readLogTable,
+  readRide,
+  rideFromSamples,
+  type Build,
+  type LogColumn,
+  type LogEntry,
+  type Mapping,
+  type ReadProblem,
+} from '@sprocket/core';
+import Papa from 'papaparse';
+import { useRef, useState } from 'react';
+import { readFile } from '../../workers/core.ts';
+import { downloadText } from '../../ui/download.ts';
+import { Problems } from '../../ui/Problems.tsx';
+import { thisMinute } from '../../ui/today.ts';
+
+interface ImportCardProps {
+  build: Build;
+  onKeep: (entries: readonly LogEntry[], mapping: Mapping | null) => void;
+}
+
+const slug = (name: string): string => name.replace(/[^\p{L}\p{N}]+/gu, '-').toLowerCase();
+
+/** Rides and charges in from tables and tracks, and out again. */
+export function ImportCard({ build, onKeep }: ImportCardProps) {
+  const input = useRef<HTMLInputElement>(null);
+  const [table, setTable] = useState<{ file: string; rows: string[][]; mapping: Mapping } | null>(null);
+  const [faults, setFaults] = useState<{ file: string; problems: readonly ReadProblem[] } | null>(null);
+  const [said, setSaid] = useState('');
+  const [busy, setBusy] = useState(false);
+
+  const open = async (file: File): Promise<void> => {
+    setFaults(null);
+    setSaid('');
+    setTable(null);
+    setBusy(true);
+    try {
+      const text = await file.text();
+      if (/\.gpx$/i.test(file.name) || text.trimStart().startsWith('<')) {
+        const zone = -new Date().getTimezoneOffset();
+        const read = await readFile((reader) =>
+          reader.readTrackRide(text, crypto.randomUUID(), file.name.replace(/\.gpx$/i, ''), zone),
+        );
+        if (!read.ok) setFaults({ file: file.name, problems: read.problems });
+        else {
+          onKeep([read.value.ride], null);
+          setSaid([`${file.name}: one ride kept.`, ...read.value.notes, 'Add its energy to let it tell.'].join(' '));
+        }
+        return;
+      }
+      const parsed = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { skipEmptyLines: 'greedy' });
+      const bad = parsed.errors.find((e) => e.type === 'Quotes');
+      if (bad) {
+        setFaults({
+          file: file.name,
+          problems: [{ path: `row ${(bad.row ?? 0) + 1}`, message: 'has a quotation mark that is never closed' }],
+        });
+        return;
+      }
+      // A meter's own table, a reading a second, is one ride.
+      const ride = readRide(parsed.data);
+      if (ride.ok) {
+        const entry = rideFromSamples(ride.samples, crypto.randomUUID(), thisMinute(), file.name.replace(/\.\w+$/, ''));
+        if (entry) {
+          onKeep([entry], null);
+          setSaid(`${file.name}: one ride of ${ride.samples.length} readings kept.`);
+          return;
+        }
+      }
+      setTable({ file: file.name, rows: parsed.data, mapping: matchColumns(parsed.data, build.log.mappings) });
+    } catch (error) {
+      setFaults({
+        file: file.name,
+        problems: [{ path: '(file)', message: error instanceof Error ? error.message : String(error) }],
+      });
+    } finally {
+      setBusy(false);
+    }
+  };
+  const take = (): void => {
+    if (!table) return;
+    const read = readLogTable(table.rows, table.mapping, () => crypto.randomUUID());
+    if (!read.ok) {
+      setFaults({ file: table.file, problems: read.problems });
+      return;
+    }
+    setFaults(null);
+    onKeep(read.entries, table.mapping);
+    setSaid(`${table.file}: ${read.entries.length} ${read.kind === 'ride' ? 'rides' : 'charges'} kept.`);
+    setTable(null);
+  };
+  const turn = (i: number, change: Partial<Mapping['columns'][number]>): void => {
+    setTable(
+      (t) =>
+        t && {
+          ...t,
+          mapping: { ...t.mapping, columns: t.mapping.columns.map((c, k) => (k === i ? { ...c, ...change } : c)) },
+        },
+    );
+  };
+  const save = (kind: 'ride' | 'charge'): void =>
+    downloadText(`${slug(build.name)}-${kind}s.csv`, Papa.unparse(logRows(build.log.entries, kind)), 'text/csv');
+  return (
+    <section className="card" aria-labelledby="log-files">
+      <div className="card-head">
+        <h2 id="log-files">In and out</h2>
+        <span className="row">
+          <Button variant="default" loading={busy} onClick={() => input.current?.click()}>
+            Table or track…
+          </Button>
+          <Button variant="default" onClick={() => save('ride')}>
+            Rides as CSV
+          </Button>
+          <Button variant="default" onClick={() => save('charge')}>
+            Charges as CSV
+          </Button>
+        </span>
+        <input
+          ref={input}
+          type="file"
+          className="sr"
+          tabIndex={-1}
+          accept=".csv,.gpx,.txt,text/csv"
+          aria-label="Table of rides or charges, meter’s table, or GPX track"
+          onChange={(event) => {
+            const file = event.currentTarget.files?.[0];
+            event.currentTarget.value = '';
+            if (file) void open(file);
+          }}
+        />
+      </div>
+      {said ? <p role="status">{said}</p> : null}
+      {faults ? <Problems file={faults.file} problems={faults.problems} onClose={() => setFaults(null)} /> : null}
+      {table ? (
+        <div className="mapping">
+          <p>
+            <strong>{table.file}</strong>: {table.rows.length - 1} rows. What each column is; it is remembered for the
+            next.
+          </p>
+          <table className="sum">
+            <thead>
+              <tr>
+                <th scope="col">Head</th>
+                <th scope="col">First row</th>
+                <th scope="col">Is</th>
+                <th scope="col">In</th>
+              </tr>
+            </thead>
+            <tbody>
+              {table.mapping.columns.map((c, i) => (
+                <tr key={`${c.head}-${i}`}>
+                  <th scope="row">{c.head}</th>
+                  <td>{table.rows[1]?.[i] ?? ''}</td>
+                  <td>
+                    <NativeSelect
+                      aria-label={`What “${c.head}” is`}
+                      value={c.of}
+                      data={[
+                        { value: '', label: 'left out' },
+                        ...(Object.keys(logColumns) as LogColumn[]).map((value) => ({
+                          value,
+                          label: logColumns[value].words,
+                        })),
+                      ]}
+                      onChange={(event) => {
+                        const of = event.currentTarget.value;
+                        turn(i, { of, unit: isLogColumn(of) ? (Object.keys(logColumns[of].units)[0] ?? '') : '' });
+                      }}
+                    />
+                  </td>
+                  <td>
+                    {isLogColumn(c.of) && Object.keys(logColumns[c.of].units).length > 1 ? (
+                      <NativeSelect
+                        aria-label={`Unit of “${c.head}”`}
+                        value={c.unit}
+                        data={Object.keys(logColumns[c.of].units)}
+                        onChange={(event) => turn(i, { unit: event.currentTarget.value })}
+                      />
+                    ) : null}
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+          <div className="row">
+            <Button onClick={take}>Take them in</Button>
+            <Button variant="default" onClick={() => setTable(null)}>
+              Leave it
+            </Button>
+          </div>
+        </div>
+      ) : null}
+    </section>
+  );
+}

@@ -1,0 +1,158 @@
+import { entriesOf, nearnessWords, type LogEntry, type Nearness, type Upkeep } from '@sprocket/core';
+import { BikeDrawing } from '../../drawing/BikeDrawing.tsx';
+import { pathOf } from '../../drawing/frame.ts';
+import { sideLabels } from '../../drawing/placeLabels.ts';
+import { usePlan } from '../../sheet/PlanProvider.tsx';
+
+interface BoardProps {
+  entries: readonly LogEntry[];
+  upkeep: readonly Upkeep[];
+  lit: string | null;
+  onTask: (id: string) => void;
+  tall: boolean;
+}
+
+const BUILT = { motor: 'tight', pack: 'tight', 'rear wheel': 'tight', 'front wheel': 'tight', chain: 'tight' } as const;
+const rank: readonly Nearness[] = ['late', 'due', 'soon', 'later'];
+
+/** A puncture’s place on the drawing: round the rim from the valve, which is drawn at the bottom. */
+const roundAt = (axle: { x: number; y: number }, radius: number, round: number): { x: number; y: number } => {
+  const angle = -Math.PI / 2 - round * 2 * Math.PI;
+  return { x: axle.x + radius * Math.cos(angle), y: axle.y + radius * Math.sin(angle) };
+};
+
+/** The vehicle in use: what is due glows where it is, the nearer the stronger, and faults and punctures where they were. */
+export function LogBoard({ entries, upkeep, lit, onTask, tall }: BoardProps) {
+  const plan = usePlan();
+  const { geometry: g } = plan.drawing;
+  const faults = entriesOf({ entries: [...entries] }, 'fault');
+  const punctures = entriesOf({ entries: [...entries] }, 'puncture');
+  const pins = Object.entries(plan.spots).flatMap(([place, at]) => {
+    const here = upkeep.filter((u) => u.place === place);
+    const worst = rank.find((n) => here.some((u) => u.nearness === n));
+    const first = here.find((u) => u.nearness === worst);
+    const failed = faults.filter((f) => f.place === place).length;
+    return first && worst ? [{ place, at, worst, first, failed, near: Math.max(...here.map((u) => u.near)) }] : [];
+  });
+  const due = upkeep.filter((u) => u.nearness === 'due' || u.nearness === 'late').length;
+  return (
+    <BikeDrawing
+      plan={plan}
+      layers={['parts']}
+      sheet="sheet 10"
+      tall={tall}
+      things={BUILT}
+      tools={
+        <ul className="mark-key" aria-label="How it stands">
+          <li>{due === 0 ? 'nothing due' : `${due} due`}</li>
+          {faults.length > 0 ? <li>{faults.length === 1 ? '1 fault' : `${faults.length} faults`}</li> : null}
+          {punctures.length > 0 ? (
+            <li>
+              <span className="key-puncture" aria-hidden="true" />{' '}
+              {punctures.length === 1 ? '1 puncture' : `${punctures.length} punctures`}
+            </li>
+          ) : null}
+        </ul>
+      }
+      overlay={(s) => {
+        const { px } = s;
+        const high = 24 * px;
+        const shown = pins.filter((p) => p.worst !== 'later' || p.place === lit);
+        const wide = shown.map((pin) => ({ ...pin, w: (92 + pin.place.length * 7.2) * px }));
+        const labels =
+          s.width / px < 560
+            ? wide
+                .filter((pin) => pin.place === (lit ?? shown[0]?.place))
+                .map((pin) => ({ ...pin, side: 'left' as const, x: s.left + 10 * px, y: s.top - 10 * px - high }))
+            : sideLabels(wide, s, high);
+        const { pack } = plan.drawing;
+        return (
+          <>
+            {pack ? <path d={pathOf(pack.outline, true)} className="prove-pack" strokeWidth={1.8 * px} /> : null}
+            {pins.map(({ place, at, near, worst }) => (
+              <circle
+                key={`glow-${place}`}
+                cx={at.x}
+                cy={-at.y}
+                r={(10 + 16 * Math.min(1, near)) * px}
+                className={`glow glow-${worst}`}
+                opacity={0.12 + 0.38 * Math.min(1.2, near)}
+              />
+            ))}
+            {punctures.map((p) => {
+              const front = p.wheel === 'front';
+              if (p.round === null || p.wheel === 'trailer') return null;
+              const at = roundAt(front ? g.frontAxle : g.rearAxle, front ? g.frontRadiusM : g.rearRadiusM, p.round);
+              return (
+                <path
+                  key={p.id}
+                  d={`M${at.x - 5 * px} ${-at.y - 5 * px}l${10 * px} ${10 * px}m0 ${-10 * px}l${-10 * px} ${10 * px}`}
+                  className="puncture-mark"
+                  strokeWidth={2.6 * px}
+                >
+                  <title>{`${p.at.slice(0, 10)}: ${p.cause}`}</title>
+                </path>
+              );
+            })}
+            {labels.map(({ place, at, x, y, w, side, worst, first, failed }) => (
+              <g
+                key={place}
+                className={`place-pin${place === lit ? ' place-lit' : ''}`}
+                role="button"
+                tabIndex={0}
+                aria-description={nearnessWords[worst]}
+                onClick={() => onTask(first.task.id)}
+                onKeyDown={(event) => {
+                  if (event.key === 'Enter' || event.key === ' ') {
+                    event.preventDefault();
+                    onTask(first.task.id);
+                  }
+                }}
+              >
+                <line
+                  x1={at.x}
+                  y1={-at.y}
+                  x2={side === 'left' ? x + w : x}
+                  y2={-y - high / 2}
+                  className="pin-line"
+                  strokeWidth={1.1 * px}
+                />
+                <circle cx={at.x} cy={-at.y} r={3.4 * px} className="pin-dot" />
+                <rect
+                  x={x}
+                  y={-y - high}
+                  width={w}
+                  height={high}
+                  rx={3 * px}
+                  className="pin-plate"
+                  strokeWidth={1.2 * px}
+                />
+                <path
+                  d={dueMarks[worst]}
+                  className={`due-mark due-${worst}`}
+                  transform={`translate(${x + 13 * px} ${-y - high / 2}) scale(${px * 1.15})`}
+                  strokeWidth={1.5}
+                />
+                <text x={x + 25 * px} y={-y - 8 * px} fontSize={13 * px} className="pin-text">
+                  {place}
+                </text>
+                <text x={x + w - 7 * px} y={-y - 8 * px} fontSize={13 * px} className="pin-text" textAnchor="end">
+                  {failed > 0 ? `${shortWords[worst]}, ${failed} ✕` : shortWords[worst]}
+                </text>
+              </g>
+            ))}
+          </>
+        );
+      }}
+    />
+  );
+}
+
+const shortWords: Record<Nearness, string> = { late: 'late', due: 'due', soon: 'soon', later: '' };
+/** Due is a full drop of oil, late one with a ring, soon an open one. */
+export const dueMarks: Record<Nearness, string> = {
+  late: 'M0 -6C3 -2 4.5 0 4.5 2A4.5 4.5 0 0 1 -4.5 2C-4.5 0 -3 -2 0 -6zM-6.5 6H6.5',
+  due: 'M0 -6C3 -2 4.5 0 4.5 2A4.5 4.5 0 0 1 -4.5 2C-4.5 0 -3 -2 0 -6z',
+  soon: 'M0 -6C3 -2 4.5 0 4.5 2A4.5 4.5 0 0 1 -4.5 2C-4.5 0 -3 -2 0 -6z',
+  later: 'M0 -3A3 3 0 0 1 0 3A3 3 0 0 1 0 -3z',
+};

@@ -1,0 +1,76 @@
+import type { LoggedRide, RideSeen } from '@sprocket/core';
+import { Area, CartesianGrid, ComposedChart, Line, ResponsiveContainer, Scatter, XAxis, YAxis } from 'recharts';
+import { useUnits } from '../../app/store.ts';
+
+/** A ride as the chart draws it. */
+interface Row {
+  n: number;
+  day: string;
+  band: [number, number] | null;
+  told: number | null;
+  fact: number | null;
+  odd: number | null;
+}
+
+const NORMAL_90 = 1.2816;
+const MOST = 60;
+
+/** Rides as rows of the chart: what was foretold of each before it was used, with one in ten to either side, and what it took. */
+export function chartRows(rides: readonly { logged: LoggedRide; seen: RideSeen }[], perWay: number): Row[] {
+  return rides.slice(-MOST).map(({ logged, seen }, i): Row => {
+    const of = (wh: number): number => Math.round((wh / Math.max(1, logged.distanceM)) * perWay * 10) / 10;
+    const told = seen.told;
+    const fact = seen.wh === null ? null : of(seen.wh);
+    return {
+      n: i + 1,
+      day: logged.at.slice(5, 10),
+      band: told
+        ? [of(told.forecastWh * Math.exp(-NORMAL_90 * told.sd)), of(told.forecastWh * Math.exp(NORMAL_90 * told.sd))]
+        : null,
+      told: told ? of(told.forecastWh) : null,
+      fact: told?.odd ? null : fact,
+      odd: told?.odd ? fact : null,
+    };
+  });
+}
+
+/** Use over rides beside its forecast: the band narrows as rides tell. */
+export function RideChart({ rows }: { rows: readonly Row[] }) {
+  const units = useUnits();
+  const unit = units === 'metric' ? ' Wh/km' : ' Wh/mi';
+  const last = rows.filter((r) => r.fact !== null).at(-1);
+  return (
+    <div
+      className="ride-chart"
+      role="img"
+      aria-label={`Use of the last ${rows.length} rides beside their forecasts; the last took ${last?.fact ?? 0}${unit}`}
+    >
+      <ResponsiveContainer width="100%" height={250}>
+        <ComposedChart data={[...rows]} margin={{ top: 8, right: 16, bottom: 4, left: 4 }}>
+          <CartesianGrid stroke="var(--faint)" vertical={false} />
+          <XAxis dataKey="day" stroke="var(--soft)" minTickGap={26} />
+          <YAxis unit={unit} width={86} stroke="var(--soft)" domain={['auto', 'auto']} />
+          <Area
+            dataKey="band"
+            stroke="none"
+            fill="var(--teal)"
+            fillOpacity={0.18}
+            connectNulls
+            isAnimationActive={false}
+          />
+          <Line
+            dataKey="told"
+            stroke="var(--teal)"
+            strokeWidth={2}
+            strokeDasharray="5 3"
+            dot={false}
+            connectNulls
+            isAnimationActive={false}
+          />
+          <Scatter dataKey="fact" fill="var(--marmalade)" stroke="var(--ink)" isAnimationActive={false} />
+          <Scatter dataKey="odd" fill="var(--stop)" shape="diamond" isAnimationActive={false} />
+        </ComposedChart>
+      </ResponsiveContainer>
+    </div>
+  );
+}
