@@ -6,6 +6,11 @@
 import { mkdirSync, writeFileSync } from 'node:fs';
 import {
   conditionsSchema,
+  dayOf,
+  logEntrySchema,
+  simulate,
+  tuneLogInSteps,
+  type LogEntry,
   proofSheet,
   repairTaken,
   type ProofSheet,
@@ -33,6 +38,11 @@ import {
   type SurveyItemId,
   type VehicleKind,
 } from '@sprocket/core';
+import { chargeSchema, loggedRideSchema } from '../core/src/build/log.ts';
+import { CHARGE_EFFICIENCY } from '../core/src/constants.ts';
+import { rideRoadOf } from '../core/src/log/rideRoad.ts';
+import { energyOf } from '../core/src/log/tune.ts';
+import { nominalWh } from '../core/src/pack/battery.ts';
 
 const out = new URL('../web/public/demo/', import.meta.url);
 mkdirSync(new URL('builds/', out), { recursive: true });
@@ -912,6 +922,320 @@ function halfProved(build: Build, last: string): void {
 }
 const proved = builds.find((b) => b.id === 'demo-gravel');
 if (proved) halfProved(proved, 'top-full');
+
+/** What half a year of use is made of, besides its rides. */
+interface Life {
+  seed: number;
+  by: string;
+  /** Logarithms of what the vehicle really is beside its plan: drag, rolling, legs, health. */
+  truth: [number, number, number, number];
+  /** First day, and rides in all. */
+  from: string;
+  rides: number;
+  /** Ride that went on a soft tyre, and the tyre changed some rides later. */
+  soft: number;
+  tyreAt: number;
+  tyreTo: string;
+  other: { name: string; distanceM: number; climbM: number }[];
+  lines: (at: (ride: number) => string) => LogEntry[];
+}
+
+/** Half a year on the road: rides by the ride model with what nobody told the plan, charges at the wall, and what happened. */
+function lived(build: Build, life: Life): void {
+  let state = life.seed >>> 0;
+  const uniform = (): number => {
+    state = (Math.imul(state, 1664525) + 1013904223) >>> 0;
+    return state / 2 ** 32;
+  };
+  const normal = (): number => Math.sqrt(-2 * Math.log(uniform() + 1e-9)) * Math.cos(2 * Math.PI * uniform());
+  const context = planContext(build, starterShelf);
+  const nominal = context.reckoning?.system;
+  const { pack } = context;
+  if (!nominal || !pack) throw new Error(`${build.id}: nothing to ride`);
+  const job = { system: nominal, fine: true };
+  const first = dayOf(life.from);
+  const when = (i: number): string =>
+    momentText(
+      (first + Math.floor((i * 184) / life.rides)) * 1440 + 8 * 60 + Math.floor(((i * 37) % 60) / 5) * 5,
+    ).slice(0, 16);
+  const entries: LogEntry[] = [];
+  let since = 0;
+  let charge = 1;
+  const { route } = build.brief;
+  const ownM = (route?.points.at(-1)?.distanceM ?? 10_000) * (build.brief.thereAndBack ? 2 : 1);
+  for (let i = 0; i < life.rides; i++) {
+    const own = i % 3 !== 2;
+    const other = life.other[i % life.other.length] as Life['other'][number];
+    const season = Math.cos(((first + (i * 184) / life.rides - dayOf('2026-07-20')) / 365.25) * 2 * Math.PI);
+    const ride = loggedRideSchema.parse({
+      kind: 'ride',
+      id: `${build.id}-ride-${i + 1}`,
+      at: when(i),
+      by: life.by,
+      name: own ? (route?.name ?? 'Flat road') : other.name,
+      from: i % 9 === 4 ? 'track' : 'meter',
+      distanceM: Math.round((own ? ownM : other.distanceM) * (1 + 0.01 * normal())),
+      timeS: 0,
+      energyWh: 1,
+      startCharge: Math.round(charge * 100) / 100,
+      temperatureC: Math.round(9 + 9 * season + 2.5 * normal()),
+      headwindMs: Math.round(2 * 1.6 * normal()) / 2,
+      loadKg: Math.round(4 * normal()),
+      ownRoad: own,
+      climbM: own ? null : other.climbM,
+    });
+    const road = rideRoadOf(build, nominal, ride);
+    if (!road) throw new Error(`${build.id}: no road for ride ${i + 1}`);
+    const [cda, crr, legs, health] = life.truth;
+    const truth = [
+      cda,
+      crr + (i === life.soft ? 0.75 : 0) - (i >= life.tyreAt ? 0.16 : 0),
+      legs + 0.04 * normal(),
+      health,
+    ];
+    // The wind was judged by feel.
+    const is = energyOf(job, road.windier(0.4 * normal()), truth);
+    const wh = is * Math.exp(0.02 * normal());
+    const at = simulate(nominal, road.ride.road, { repeat: false, fine: true });
+    ride.timeS = Math.round(at.timeS * (1.04 + 0.03 * uniform()));
+    ride.movingS = Math.round(at.timeS);
+    ride.energyWh = Math.round(wh * 10) / 10;
+    charge = Math.max(0.08, charge - wh / nominalWh(pack));
+    ride.endCharge = Math.round(charge * 100) / 100;
+    entries.push(ride);
+    since += wh;
+    if (charge < 0.45 || i === life.rides - 1) {
+      const wall = since / CHARGE_EFFICIENCY[pack.chemistry];
+      entries.push(
+        chargeSchema.parse({
+          kind: 'charge',
+          id: `${build.id}-charge-${i + 1}`,
+          at: ride.at.replace(/T.*/, 'T19:30'),
+          by: life.by,
+          wallWh: Math.round(wall * (1 + 0.02 * normal())),
+          from: Math.round(charge * 100) / 100,
+          to: 1,
+          temperatureC: ride.temperatureC,
+        }),
+      );
+      since = 0;
+      charge = 1;
+    }
+  }
+  const after = (i: number): string => when(i).replace(/T.*/, 'T17:45');
+  build.log.entries = [...entries, ...life.lines(after)].sort((a, b) => a.at.localeCompare(b.at));
+  const told = finish(tuneLogInSteps(planContext(build, starterShelf)));
+  build.tuned.rides = told?.ridden ?? null;
+}
+/** Steps that tell how far they are, taken to their end. */
+function finish<T>(steps: Generator<unknown, T>): T {
+  for (;;) {
+    const step = steps.next();
+    if (step.done) return step.value;
+  }
+}
+const line = (raw: object): LogEntry => logEntrySchema.parse(raw);
+const boxBike = builds.find((b) => b.id === 'demo-box');
+if (boxBike)
+  lived(boxBike, {
+    seed: 11,
+    by: 'Wendela',
+    truth: [0.05, 0.14, -0.12, -0.02],
+    from: '2026-05-04',
+    rides: 54,
+    soft: 21,
+    tyreAt: 34,
+    tyreTo: '55 mm, smoother',
+    other: [
+      { name: 'Market square with seedlings', distanceM: 6400, climbM: 38 },
+      { name: 'Nursery up the gorge', distanceM: 11_800, climbM: 120 },
+      { name: 'Compost to the allotments', distanceM: 5200, climbM: 22 },
+    ],
+    lines: (at) => [
+      line({
+        kind: 'service',
+        id: 'box-torque-1',
+        at: at(6),
+        by: 'Wendela',
+        task: 'torque',
+        note: 'one nut took an eighth of a turn',
+      }),
+      line({ kind: 'service', id: 'box-spokes-1', at: at(9), by: 'Wendela', task: 'spokes' }),
+      line({ kind: 'service', id: 'box-tyres-1', at: at(12), task: 'tyres' }),
+      line({
+        kind: 'fault',
+        id: 'box-fault-1',
+        at: at(15),
+        by: 'Wendela',
+        what: 'Motor dead at the kerb',
+        place: 'levers',
+        part: 'magnet-away',
+        fault: 'cutoff-out',
+        cause: 'the cut-off never saw its magnet at rest',
+        cure: 'a longer magnet',
+      }),
+      line({
+        kind: 'fault',
+        id: 'box-fault-2',
+        at: at(37),
+        by: 'Wendela',
+        what: 'Display dark after a night out',
+        place: 'bar',
+        part: 'wren-m250',
+        fault: 'plug-wet',
+        cause: 'water stood in the display’s plug',
+        cure: 'dried, greased and turned plug down',
+      }),
+      line({
+        kind: 'puncture',
+        id: 'box-puncture-1',
+        at: at(22),
+        by: 'Wendela',
+        wheel: 'rear',
+        round: 0.31,
+        side: 'tread',
+        cause: 'thorn',
+        note: 'slow: it had been soft the day before',
+      }),
+      line({
+        kind: 'service',
+        id: 'box-tyres-2',
+        at: at(22),
+        by: 'Wendela',
+        task: 'tyres',
+        note: 'thorn out, 3.5 bar',
+      }),
+      line({ kind: 'measurement', id: 'box-chain-1', at: at(26), what: 'chainWear', value: 0.0022 }),
+      line({ kind: 'service', id: 'box-chain-1s', at: at(26), task: 'chain' }),
+      line({ kind: 'measurement', id: 'box-pad-1', at: at(30), what: 'padFront', value: 0.0029 }),
+      line({ kind: 'service', id: 'box-pads-1', at: at(30), task: 'pads' }),
+      line({
+        kind: 'change',
+        id: 'box-tyre',
+        at: at(33),
+        by: 'Wendela',
+        of: 'part',
+        what: 'Rear tyre',
+        from: '47 mm, knobs',
+        to: '55 mm, smoother',
+        touches: ['crr'],
+      }),
+      line({ kind: 'service', id: 'box-plugs-24', at: at(24), by: 'Wendela', task: 'plugs' }),
+      line({ kind: 'service', id: 'box-cutoffs-24', at: at(24), by: 'Wendela', task: 'cutoffs' }),
+      line({ kind: 'service', id: 'box-tyres-34', at: at(34), by: 'Wendela', task: 'tyres' }),
+      line({ kind: 'service', id: 'box-pack-fixings-36', at: at(36), by: 'Wendela', task: 'pack-fixings' }),
+      line({ kind: 'service', id: 'box-bearings-36', at: at(36), by: 'Wendela', task: 'bearings' }),
+      line({ kind: 'service', id: 'box-capacity-37', at: at(37), by: 'Wendela', task: 'capacity' }),
+      line({ kind: 'service', id: 'box-spokes-plain-38', at: at(38), by: 'Wendela', task: 'spokes-plain' }),
+      line({ kind: 'service', id: 'box-tyres-44', at: at(44), by: 'Wendela', task: 'tyres' }),
+      line({ kind: 'service', id: 'box-plugs-38', at: at(38), by: 'Wendela', task: 'plugs' }),
+      line({ kind: 'service', id: 'box-cutoffs-38', at: at(38), by: 'Wendela', task: 'cutoffs' }),
+      line({
+        kind: 'note',
+        id: 'box-note-1',
+        at: at(41),
+        by: 'Wendela',
+        note: 'Two trays of leeks more than the box was meant for: it starts slowly on the weir ramp.',
+      }),
+    ],
+  });
+const keeper = builds.find((b) => b.id === 'demo-lockkeeper');
+if (keeper)
+  lived(keeper, {
+    seed: 29,
+    by: 'Odd',
+    truth: [-0.04, 0.08, 0.14, -0.03],
+    from: '2026-05-11',
+    rides: 62,
+    soft: 28,
+    tyreAt: 999,
+    tyreTo: '',
+    other: [
+      { name: 'Upper lock and back', distanceM: 7300, climbM: 64 },
+      { name: 'Post from the ferry stage', distanceM: 9100, climbM: 41 },
+    ],
+    lines: (at) => [
+      line({ kind: 'service', id: 'keeper-torque-1', at: at(7), by: 'Odd', task: 'torque' }),
+      line({ kind: 'service', id: 'keeper-spokes-1', at: at(10), by: 'Odd', task: 'spokes' }),
+      line({
+        kind: 'fault',
+        id: 'keeper-fault-1',
+        at: at(11),
+        by: 'Odd',
+        what: 'Motor dead after the rain',
+        place: 'levers',
+        part: 'magnet-away',
+        fault: 'cutoff-out',
+        cause: 'the cut-off lost its magnet as the lever swelled',
+        cure: 'a longer magnet',
+      }),
+      line({ kind: 'service', id: 'keeper-tyres-1', at: at(20), by: 'Odd', task: 'tyres' }),
+      line({
+        kind: 'puncture',
+        id: 'keeper-puncture-1',
+        at: at(29),
+        by: 'Odd',
+        wheel: 'front',
+        round: 0.62,
+        side: 'rim side',
+        cause: 'rim tape',
+      }),
+      line({ kind: 'service', id: 'keeper-tyres-2', at: at(29), by: 'Odd', task: 'tyres', note: 'new tape' }),
+      line({
+        kind: 'change',
+        id: 'keeper-level',
+        at: at(38),
+        by: 'Odd',
+        of: 'setting',
+        what: 'Level of help',
+        from: '5',
+        to: '4',
+        touches: ['riderPowerW'],
+      }),
+      line({ kind: 'measurement', id: 'keeper-chain', at: at(44), what: 'chainWear', value: 0.0031 }),
+      line({ kind: 'service', id: 'keeper-chain-s', at: at(44), task: 'chain' }),
+      line({ kind: 'service', id: 'keeper-pads-22', at: at(22), by: 'Odd', task: 'pads' }),
+      line({ kind: 'service', id: 'keeper-pack-fixings-30', at: at(30), by: 'Odd', task: 'pack-fixings' }),
+      line({ kind: 'service', id: 'keeper-cutoffs-30', at: at(30), by: 'Odd', task: 'cutoffs' }),
+      line({ kind: 'service', id: 'keeper-plugs-30', at: at(30), by: 'Odd', task: 'plugs' }),
+      line({ kind: 'service', id: 'keeper-torque-36', at: at(36), by: 'Odd', task: 'torque', note: 'nothing moved' }),
+      line({ kind: 'service', id: 'keeper-spokes-40', at: at(40), by: 'Odd', task: 'spokes' }),
+      line({ kind: 'service', id: 'keeper-bearings-42', at: at(42), by: 'Odd', task: 'bearings' }),
+      line({ kind: 'service', id: 'keeper-capacity-43', at: at(43), by: 'Odd', task: 'capacity' }),
+      line({ kind: 'service', id: 'keeper-tyres-42', at: at(42), by: 'Odd', task: 'tyres' }),
+      line({ kind: 'service', id: 'keeper-hub-gear-45', at: at(45), by: 'Odd', task: 'hub-gear' }),
+      line({ kind: 'service', id: 'keeper-pads-46', at: at(46), by: 'Odd', task: 'pads' }),
+      line({ kind: 'service', id: 'keeper-lamps-50', at: at(50), by: 'Odd', task: 'lamps' }),
+      line({ kind: 'service', id: 'keeper-tyres-55', at: at(55), by: 'Odd', task: 'tyres' }),
+      line({ kind: 'service', id: 'keeper-cutoffs-56', at: at(56), by: 'Odd', task: 'cutoffs' }),
+      line({ kind: 'service', id: 'keeper-plugs-56', at: at(56), by: 'Odd', task: 'plugs' }),
+      line({ kind: 'service', id: 'keeper-pack-fixings-57', at: at(57), by: 'Odd', task: 'pack-fixings' }),
+      line({ kind: 'service', id: 'keeper-lamps-60', at: at(60), by: 'Odd', task: 'lamps' }),
+      line({ kind: 'note', id: 'keeper-note', at: at(50), by: 'Odd', note: 'Fog: lamps on from four.' }),
+    ],
+  });
+if (keeper) {
+  keeper.log.review = {
+    at: '2026-11-06T20:10',
+    by: 'Odd',
+    again: 'as it is',
+    answers: {
+      used: 'Every day between the locks, and for the post twice a week.',
+      worth: 'The battery on the rack: it lifts off with one hand.',
+      waste: 'The second display mount.',
+      surprise: 'How little of the battery a day takes.',
+      next: 'Cut-off sensors with the longer magnet from the start.',
+    },
+    ratings: { range: 5, hills: 3, brakes: 4, handling: 4, upkeep: 4, joy: 5 },
+  };
+  keeper.log.handover = {
+    owner: 'The lock-keeper',
+    maker: 'Tool library, Skerrow Lock',
+    on: '2026-05-10',
+    words: 'Lock it by the frame, not by the rack: the battery comes off with the rack.',
+    guarantees: {},
+  };
+}
 
 for (const { file, text } of Object.values(roads)) writeFileSync(new URL(`roads/${file}`, out), text);
 for (const b of builds) writeFileSync(new URL(`builds/${b.id}.json`, out), writeBuildFile(b));

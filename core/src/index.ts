@@ -340,6 +340,7 @@ export { unknownWords } from './log/tune.ts';
 export { readTuneCase, runTuneCase } from './log/tuneCase.ts';
 export { tuneLab } from './log/tuneLab.ts';
 export { type LogTuning, type RideSeen, tuneLogInSteps } from './log/tuneLog.ts';
+export { logUpTo } from './log/upTo.ts';
 export { type Nearness, nearnessWords, type Upkeep, upkeepOf, upkeepReminders } from './log/upkeep.ts';
 export { upkeepTaskOf, upkeepTasks } from './log/upkeepTasks.ts';
 export { type Wear, wearOf } from './log/wear.ts';

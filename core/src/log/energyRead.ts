@@ -17,7 +17,8 @@ export function energyRead(ride: LoggedRide, pack: PackModel | null): EnergyRead
   if (energyFrom === 'gauge') {
     if (startCharge === null || endCharge === null || !pack) return { not: 'no energy was read' };
     const fall = startCharge - endCharge;
-    if (fall < LEAST_GAUGE)
+    // A tenth of a thousandth is no fall: shares are typed in whole per cents.
+    if (fall < LEAST_GAUGE - 1e-9)
       return { not: `the gauge fell by less than ${LEAST_GAUGE * 100} %, which says nothing of it` };
     return { wh: fall * nominalWh(pack) * pack.health, sd };
   }

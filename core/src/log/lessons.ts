@@ -26,6 +26,8 @@ export function partsOf(build: Build): Set<string> {
   add(choice.clusterId);
   add(choice.hubGearId);
   Object.values(wiring.parts).forEach(add);
+  add(wiring.levers.left.part);
+  add(wiring.levers.right.part);
   proving.repairs.forEach((r) => r.takes.forEach((t) => add(t.part)));
   build.fixes.forEach((f) => add(f.subject));
   for (const f of entriesOf(build.log, 'fault')) add(f.part);

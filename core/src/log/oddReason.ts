@@ -33,6 +33,9 @@ const TOLD_WIND_SD = 1.2;
 /** Legs of a day against legs of a season, in the logarithm. Source: project. */
 const LEGS_SD = 0.3;
 
+/** What it would take more of than this is no explanation. */
+const MOST_TAKES = 4;
+
 /** Where a rising or falling function of x meets a value between 0 and a furthest; null where it does not. */
 function reaches(f: (x: number) => number, value: number, furthest: number): number | null {
   const rises = f(furthest) > f(0);
@@ -119,6 +122,7 @@ export function oddReasons(
         return x === null ? [] : [{ id: cause.id, words: cause.words(sign * x), takes: x / cause.sd }];
       }),
     )
+    .filter((r) => r.takes <= MOST_TAKES)
     .sort((a, b) => a.takes - b.takes);
 }
 

@@ -29,8 +29,8 @@ export interface Wear {
  */
 const USUAL = {
   chain: { m: 3.2e6, sd: 0.4 },
-  disc: { joules: 2.6e7, sd: 0.45 },
-  rim: { joules: 2.2e7, sd: 0.5 },
+  disc: { joules: 4.2e6, sd: 0.45 },
+  rim: { joules: 3.4e6, sd: 0.5 },
   tyre: { m: 4.5e6, sd: 0.35 },
 } as const;
 const USUAL_LEGS_W = 75;
@@ -40,6 +40,8 @@ const CHAIN_POWER = 0.6;
 const TYRE_LOAD = 1.2;
 /** A driven tyre wears so much faster. Source: project. */
 const DRIVEN_TYRE = 0.75;
+/** Besides the road’s own braking: grit, wet rims and shunting about, J a metre. Source: project. */
+const GRIT_J_PER_M = 0.5;
 /** Share of the braking that the front does. Source: statics, an ordinary bicycle at 3 m/s². */
 const FRONT_SHARE = 0.65;
 /** What is new and what is out, by what is measured: a chain in share of stretch, linings and tread in m. Source: workshop practice. */
@@ -98,13 +100,13 @@ export function wearOf(context: PlanContext, build: Build, now: string): Wear[] 
   // Through the chain: the legs always, the motor where it sits in the middle.
   const motorW = facts.mid ? account.wheel / Math.max(1, toEmpty.timeS) : 0;
   const chainW = legsW + motorW;
-  const brakeJPerM = account.brakes / wayM;
+  const brakeJPerM = account.brakes / wayM + GRIT_J_PER_M;
   const loadKg = facts.driven === 'front' ? axleLoads.frontKg : axleLoads.rearKg;
   const kindOf = (b: string | undefined): 'disc' | 'rim' | null =>
     b === 'rim' ? 'rim' : b === 'discCable' || b === 'discHydraulic' ? 'disc' : null;
   const pads = (end: 'front' | 'rear'): { m: number; sd: number } | null => {
     const kind = kindOf(asItWillBe.brakes[end]);
-    if (!kind || brakeJPerM <= 0) return null;
+    if (!kind) return null;
     const share = end === 'front' ? FRONT_SHARE : 1 - FRONT_SHARE;
     return { m: USUAL[kind].joules / (brakeJPerM * share), sd: USUAL[kind].sd };
   };

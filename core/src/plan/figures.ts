@@ -7,6 +7,7 @@ import { airDensity, roadLoad } from '../ride/roadLoad.ts';
 import { steadyLoad, type SteadySpeed } from '../ride/steady.ts';
 import type { RideSystem } from '../ride/system.ts';
 import { helpOf, helpWords } from '../vehicle/assist.ts';
+import { ridesText } from '../ride/spread.ts';
 import type { PlanContext } from '../vehicle/context.ts';
 import { legsShare } from '../vehicle/reckon.ts';
 import type { WantKind } from '../work/wanted.ts';
@@ -83,6 +84,7 @@ function rangeFigure(context: PlanContext): Figure {
           ...(legs > RESTS_ON_LEGS
             ? phrase`it rests on the legs for ${amount(legs, 'share')} of the work`
             : phrase`legs do ${amount(legs, 'share')} of the work`),
+          ...(build.tuned.rides ? [`; from ${ridesText(build.tuned.rides.count)}`] : []),
         ],
     limit: e.end,
     formula:

@@ -1,4 +1,5 @@
 import type { Build } from '../build/build.ts';
+import { entriesOf } from '../build/log.ts';
 import type { PlanContext } from '../vehicle/context.ts';
 import { wiringOf } from '../wiring/wiring.ts';
 import type { FaultSearch } from '../build/proving.ts';
@@ -80,8 +81,13 @@ export interface Likelier {
   because: Record<string, string[]>;
 }
 
-/** What Proving found and what was mended here before, as odds. */
-export function likelierBy(build: Build, sheet: ProofSheet | null, joined: Together | null): Likelier {
+/** What Proving found, what was mended or written down here before, and what builds with the same parts had, as odds. */
+export function likelierBy(
+  build: Build,
+  sheet: ProofSheet | null,
+  joined: Together | null,
+  others: Readonly<Record<string, number>> = {},
+): Likelier {
   const times: Record<string, number> = {};
   const because: Record<string, string[]> = {};
   const by = (fault: string, factor: number, why: string): void => {
@@ -95,8 +101,13 @@ export function likelierBy(build: Build, sheet: ProofSheet | null, joined: Toget
     if (faults.length > 0 && p > 0.15)
       for (const fault of faults)
         by(fault, 1 + (MOST_RAISED - 1) * p, `the readings say: ${words.charAt(0).toLowerCase()}${words.slice(1)}`);
-  for (const { ended } of build.proving.searches)
-    if (ended?.cured && ended.fault) by(ended.fault, AGAIN, 'it was here before');
+  const before = new Set([
+    ...build.proving.searches.flatMap(({ ended }) => (ended?.cured && ended.fault ? [ended.fault] : [])),
+    ...entriesOf(build.log, 'fault').flatMap(({ fault }) => (fault === null ? [] : [fault])),
+  ]);
+  for (const fault of before) by(fault, AGAIN, 'it was here before');
+  for (const [fault, factor] of Object.entries(others))
+    if (factor > 1) by(fault, factor, 'other builds with this part had it');
   return { times, because };
 }
 

@@ -1,5 +1,6 @@
 import {
   likelierBy,
+  likelierByOthers,
   proofSheet,
   together,
   type DrawnRides,
@@ -10,6 +11,7 @@ import {
 import { useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { useApp, useBuild } from '../app/store.ts';
 import { coreWorker } from '../workers/core.ts';
+import { useLessons } from './useLessons.ts';
 import { usePlan, usePlanContext } from './PlanProvider.tsx';
 
 /** The protocol as it stands, what its readings say together, and what that means for faults. */
@@ -61,6 +63,10 @@ export function useProof(rides = false): Proof {
     [context, checks, drawn, day, proving.day],
   );
   const joined = useMemo(() => (sheet ? together(context, sheet) : null), [context, sheet]);
-  const likelier = useMemo(() => likelierBy(context.build, sheet, joined), [context, sheet, joined]);
+  const lessons = useLessons();
+  const likelier = useMemo(
+    () => likelierBy({ ...context.build, log: build.log }, sheet, joined, likelierByOthers(context.build, lessons)),
+    [context, build.log, sheet, joined, lessons],
+  );
   return { sheet, joined, likelier };
 }

@@ -1,4 +1,5 @@
-import { readBuildFile } from '@sprocket/core';
+import { dateAfter, logUpTo, readBuildFile } from '@sprocket/core';
+import { today } from '../ui/today.ts';
 import { db, readSetting, writeSetting } from './db.ts';
 
 /** True when the server was started to show the demo's builds. */
@@ -34,7 +35,8 @@ export async function loadDemo(): Promise<string[]> {
     const answer = await fetch(`/demo/builds/${file}`);
     const read = readBuildFile(await answer.text());
     if (!read.ok) throw new Error(`${file}: ${read.problems[0]?.path ?? ''}: ${read.problems[0]?.message ?? ''}`);
-    if ((await db.builds.get(read.value.id)) === undefined) await db.builds.add(read.value);
+    if ((await db.builds.get(read.value.id)) === undefined)
+      await db.builds.add(logUpTo(read.value, dateAfter(today(), -1)));
     ids.push(read.value.id);
   }
   await writeSetting('demo-loaded', 'yes');

@@ -54,6 +54,14 @@ export function vehicleSvg({ geometry: g, motor, pack }: PlanDrawing, motorWords
     ...(g.seat
       ? [`<path d="${path(g.seat)}" stroke="${INK}" stroke-width="26" stroke-linecap="round" fill="none"/>`]
       : []),
+    ...(g.seat
+      ? []
+      : [
+          `<path d="${path([
+            { x: g.saddle.x - 0.13, y: g.saddle.y + 0.012 },
+            { x: g.saddle.x + 0.13, y: g.saddle.y },
+          ])}" stroke="${INK}" stroke-width="42" stroke-linecap="round" fill="none"/>`,
+        ]),
     circle(g.bracket, 0.085, `stroke="${INK}" stroke-width="5" fill="none"`),
     ...(motor ? [circle(motor.centre, motor.radiusM, `stroke="${INK}" stroke-width="6" fill="${MARMALADE}"`)] : []),
     ...(pack ? [`<path d="${path(pack.outline, true)}" stroke="${INK}" stroke-width="6" fill="${TEAL}"/>`] : []),

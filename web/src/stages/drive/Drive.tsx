@@ -10,6 +10,7 @@ import { AmountField } from '../../ui/AmountField.tsx';
 import { FindingLine, FindingList } from '../../sheet/FindingList.tsx';
 import { useKeepOwn } from '../../sheet/useKeepOwn.ts';
 import { useScrollToHash } from '../../sheet/useScrollToHash.ts';
+import { PartLessons } from '../../sheet/PartLessons.tsx';
 import { OrderMark } from '../../sheet/OrderMark.tsx';
 import { Say, Show } from '../../ui/Show.tsx';
 import { StageHead } from '../../sheet/StageHead.tsx';
@@ -103,6 +104,7 @@ export function DriveStage() {
         </section>
       ) : null}
       {kit ? <ArrivalSheet kit={kit} data={shelf.kit.find((k) => k.id === kit.id)} /> : null}
+      {kit ? <PartLessons parts={[kit]} /> : null}
       {kit ? <OrderMark part={kit.id} name={kit.name} holding={plan.drive.holdingBack} /> : null}
       <Families plan={plan} shown={family} onShow={setFamily} />
       <FindingList title={kit ? `${kit.name} on this donor` : 'On this donor'} findings={mine} />

@@ -68,7 +68,7 @@ export function LogBoard({ entries, upkeep, lit, onTask, tall }: BoardProps) {
         const { pack } = plan.drawing;
         return (
           <>
-            {pack ? <path d={pathOf(pack.outline, true)} className="prove-pack" strokeWidth={1.8 * px} /> : null}
+            {pack ? <path d={pathOf(pack.outline, true)} className="log-pack" strokeWidth={1.8 * px} /> : null}
             {pins.map(({ place, at, near, worst }) => (
               <circle
                 key={`glow-${place}`}

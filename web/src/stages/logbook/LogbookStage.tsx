@@ -78,16 +78,16 @@ export function LogbookStage() {
                 ? `${first.task.words.charAt(0).toLowerCase()}${first.task.words.slice(1)} ${first.nearness === 'late' ? 'overdue' : 'due'}${due.length > 1 ? `, and ${due.length - 1} more` : ''}`
                 : 'nothing due'}
             </strong>
-            {told?.width ? `, forecast good to ±${(told.width.now * 100).toFixed(0)} %` : ''}
+            {told?.width ? `; forecast ±${(told.width.now * 100).toFixed(0)} %` : ''}
           </>
         )}
       </StageHead>
-      {view === 'papers' || view === 'review' ? null : (
+      {view !== 'log' && view !== 'upkeep' ? null : (
         <LogBoard
           entries={build.log.entries}
           upkeep={upkeep}
           lit={lit}
-          tall={view === 'upkeep'}
+          tall={false}
           onTask={(id) => {
             setLit(id);
             send(uiActions.logbookViewed('upkeep'));

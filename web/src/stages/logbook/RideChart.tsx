@@ -1,5 +1,5 @@
 import type { LoggedRide, RideSeen } from '@sprocket/core';
-import { Area, CartesianGrid, ComposedChart, Line, ResponsiveContainer, Scatter, XAxis, YAxis } from 'recharts';
+import { Bar, CartesianGrid, ComposedChart, ResponsiveContainer, Scatter, XAxis, YAxis } from 'recharts';
 import { useUnits } from '../../app/store.ts';
 
 /** A ride as the chart draws it. */
@@ -10,6 +10,8 @@ interface Row {
   told: number | null;
   fact: number | null;
   odd: number | null;
+  /** What would explain an odd one. */
+  why: string;
 }
 
 const NORMAL_90 = 1.2816;
@@ -30,8 +32,39 @@ export function chartRows(rides: readonly { logged: LoggedRide; seen: RideSeen }
       told: told ? of(told.forecastWh) : null,
       fact: told?.odd ? null : fact,
       odd: told?.odd ? fact : null,
+      why: told?.odd ? reasonWords[seen.reasons[0]?.id ?? 'none'] : '',
     };
   });
+}
+
+const reasonWords = { wind: 'wind?', tyre: 'soft tyre?', load: 'load?', legs: 'legs?', none: 'odd' } as const;
+
+interface Mark {
+  cx?: number | undefined;
+  cy?: number | undefined;
+  payload?: Row | undefined;
+}
+
+/** What was foretold: a tick across its band. */
+function Tick({ cx, cy }: Mark) {
+  return cx === undefined || cy === undefined || Number.isNaN(cy) ? (
+    <g />
+  ) : (
+    <path d={`M${cx - 5} ${cy}H${cx + 5}`} stroke="var(--teal)" strokeWidth={2} />
+  );
+}
+
+/** An odd ride, with the likeliest reason beside it. */
+function Odd({ cx, cy, payload }: Mark) {
+  if (cx === undefined || cy === undefined || !payload || payload.odd === null) return <g />;
+  return (
+    <g>
+      <path d={`M${cx} ${cy - 7}L${cx + 7} ${cy}L${cx} ${cy + 7}L${cx - 7} ${cy}z`} fill="var(--stop)" />
+      <text x={cx + 11} y={cy + 5} fill="var(--ink)" fontSize={13.5}>
+        {payload.why}
+      </text>
+    </g>
+  );
 }
 
 /** Use over rides beside its forecast: the band narrows as rides tell. */
@@ -50,25 +83,10 @@ export function RideChart({ rows }: { rows: readonly Row[] }) {
           <CartesianGrid stroke="var(--faint)" vertical={false} />
           <XAxis dataKey="day" stroke="var(--soft)" minTickGap={26} />
           <YAxis unit={unit} width={86} stroke="var(--soft)" domain={['auto', 'auto']} />
-          <Area
-            dataKey="band"
-            stroke="none"
-            fill="var(--teal)"
-            fillOpacity={0.18}
-            connectNulls
-            isAnimationActive={false}
-          />
-          <Line
-            dataKey="told"
-            stroke="var(--teal)"
-            strokeWidth={2}
-            strokeDasharray="5 3"
-            dot={false}
-            connectNulls
-            isAnimationActive={false}
-          />
+          <Bar dataKey="band" fill="var(--teal)" fillOpacity={0.32} barSize={9} isAnimationActive={false} />
+          <Scatter dataKey="told" shape={Tick} isAnimationActive={false} />
           <Scatter dataKey="fact" fill="var(--marmalade)" stroke="var(--ink)" isAnimationActive={false} />
-          <Scatter dataKey="odd" fill="var(--stop)" shape="diamond" isAnimationActive={false} />
+          <Scatter dataKey="odd" shape={Odd} isAnimationActive={false} />
         </ComposedChart>
       </ResponsiveContainer>
     </div>

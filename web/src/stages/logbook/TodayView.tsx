@@ -1,5 +1,5 @@
 import { Button, Slider } from '@mantine/core';
-import { amount, SURE_HOME, type Day, type TodayForecast } from '@sprocket/core';
+import { amount, SURE_HOME, type Day, type Route, type TodayForecast } from '@sprocket/core';
 import { useEffect, useState } from 'react';
 import { useApp, useBuild } from '../../app/store.ts';
 import { usePlanContext } from '../../sheet/PlanProvider.tsx';
@@ -141,7 +141,7 @@ export function TodayView() {
             the motor: <Show value={amount(kept.roadM, 'way')} />, and it lasts{' '}
             <Show value={amount(kept.rangeM.p10, 'way', 0)} /> to <Show value={amount(kept.rangeM.p90, 'way', 0)} />.
           </p>
-          <RoadStrip answer={kept} />
+          <RoadProfile answer={kept} route={brief.route} />
           <dl className="facts">
             <div>
               <dt>Left at the end</dt>
@@ -191,35 +191,70 @@ export function TodayView() {
   );
 }
 
-/** The road as a strip with how far it lasts and where to turn, there and back laid out in one line. */
-function RoadStrip({ answer }: { answer: TodayForecast }) {
+/** So much of the way beyond the road is drawn, as a share of it. */
+const BEYOND = 0.35;
+
+/** The road in profile, out and home in one line, with how far it lasts and where to turn. */
+function RoadProfile({ answer, route }: { answer: TodayForecast; route: Route | null }) {
   const { roadM, rangeM, turnBackM, thereAndBack } = answer;
-  const all = Math.max(roadM, rangeM.p90) * 1.02;
-  const at = (m: number): number => 4 + (m / all) * 792;
+  const all = roadM * (1 + BEYOND);
+  const at = (m: number): number => 6 + (Math.min(m, all) / all) * 788;
+  const one = route ? (route.reversed ? [...route.points].reverse() : route.points) : [];
+  const first = one[0];
+  const heights = first
+    ? one.map((p) => ({ m: Math.abs(p.distanceM - first.distanceM), e: p.elevationM }))
+    : [
+        { m: 0, e: 0 },
+        { m: roadM / (thereAndBack ? 2 : 1), e: 0 },
+      ];
+  const road = thereAndBack
+    ? [...heights, ...[...heights].reverse().map((p) => ({ m: roadM - p.m, e: p.e }))]
+    : heights;
+  const low = Math.min(...road.map((p) => p.e));
+  const span = Math.max(12, Math.max(...road.map((p) => p.e)) - low);
+  const up = (e: number): number => 118 - ((e - low) / span) * 72;
+  const line = road.map((p, i) => `${i === 0 ? 'M' : 'L'}${at(p.m).toFixed(1)} ${up(p.e).toFixed(1)}`).join('');
+  const past = rangeM.p10 > all;
   return (
     <svg
-      viewBox="0 0 800 62"
-      className="road-strip"
+      viewBox="0 0 800 168"
+      className="road-profile"
       role="img"
-      aria-label="The road, how far the battery lasts on it, and where to turn"
+      aria-label="The road in profile, how far the battery lasts on it, and where to turn"
     >
-      <path d={`M${at(0)} 40H${at(roadM)}`} className="strip-road" />
-      <path d={`M${at(rangeM.p10)} 40H${at(rangeM.p90)}`} className="strip-band" />
-      <path d={`M${at(rangeM.p50)} 30V50`} className="strip-mid" />
-      <text x={Math.min(at(rangeM.p50), 640)} y="20" className="strip-words">
-        lasts to here
+      <path d={`${line}L${at(roadM)} 132L${at(0)} 132Z`} className="profile-ground" />
+      <path d={line} className="profile-line" />
+      {past ? (
+        <path d={`M${at(0)} 146H786M778 140L788 146L778 152`} className="profile-lasts" />
+      ) : (
+        <>
+          <path d={`M${at(0)} 146H${at(rangeM.p10)}`} className="profile-lasts" />
+          <path d={`M${at(rangeM.p10)} 146H${at(rangeM.p90)}`} className="profile-open" />
+        </>
+      )}
+      <text
+        x={past ? 786 : Math.max(120, Math.min(at(rangeM.p50), 786))}
+        y="165"
+        textAnchor="end"
+        className="strip-words"
+      >
+        {past ? 'it lasts well past the end' : 'it lasts to here'}
       </text>
       {thereAndBack ? (
         <>
-          <path d={`M${at(roadM / 2)} 34V46`} className="strip-turn" />
-          <text x={at(roadM / 2)} y="60" textAnchor="middle" className="strip-words strip-soft">
+          <path d={`M${at(roadM / 2)} 28V132`} className="strip-turn" />
+          <text x={at(roadM / 2)} y="20" textAnchor="middle" className="strip-words strip-soft">
             far end
           </text>
         </>
       ) : null}
+      <path d={`M${at(roadM)} 60V132`} className="strip-turn" />
+      <text x={at(roadM)} y="52" textAnchor="middle" className="strip-words strip-soft">
+        {thereAndBack ? 'home' : 'there'}
+      </text>
       {turnBackM !== null ? (
         <>
-          <path d={`M${at(turnBackM)} 26V54`} className="strip-back" />
+          <path d={`M${at(turnBackM)} 28V146`} className="strip-back" />
           <text x={at(turnBackM)} y="20" textAnchor="middle" className="strip-words">
             turn back
           </text>

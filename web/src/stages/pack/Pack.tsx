@@ -1,3 +1,4 @@
+import { PartLessons } from '../../sheet/PartLessons.tsx';
 import { Button } from '@mantine/core';
 import { amount, amountText, AMPLE, packPlaceWords, type BuildPlan, type PackCandidate } from '@sprocket/core';
 import { Link, useParams } from 'react-router';
@@ -104,6 +105,7 @@ function PackPlaces({ plan, put, byHand }: { plan: BuildPlan; put: (spot: Spot |
         title={pack ? `${pack.name} in this build` : 'In this build'}
         findings={plan.findings.filter((f) => f.stage === 'pack')}
       />
+      {pack ? <PartLessons parts={[pack]} /> : null}
       <section aria-labelledby="pack-all">
         <div className="section-head">
           <h2 id="pack-all">How each pack sits on this donor</h2>

@@ -1,3 +1,4 @@
+import { PartLessons } from '../../sheet/PartLessons.tsx';
 import { NativeSelect, SegmentedControl, Slider } from '@mantine/core';
 import {
   cutoffActsWords,
@@ -34,8 +35,12 @@ const toneOf = (outcome: CutoffSheet['outcome']): 'fits' | 'rework' | 'stop' | '
 
 /** Each hand with its lever: how it cuts, what happens in every state, and a gap to try. */
 export function Levers({ wiring }: { wiring: Wiring }) {
+  const { levers } = useBuild().wiring;
+  const { shelf } = usePlanContext();
+  const chosen = shelf.control.filter((c) => c.id === levers.left.part || c.id === levers.right.part);
   return (
     <>
+      <PartLessons parts={chosen} />
       <div className="lever-grid">
         {wiring.levers.map((lever) => (
           <LeverCard key={lever.side} lever={lever} />
