@@ -255,7 +255,7 @@ export {
   type Result,
   type WentPast,
 } from './build/proving.ts';
-export { type Ridden, type Tuned, type Unknown } from './build/tuned.ts';
+export { type Ridden, type Tuned } from './build/tuned.ts';
 export { faultList, faultWords, readFaultCase, runFaultCase } from './proof/faults/case.ts';
 export { faultOf, faultTestOf, repairOf } from './proof/faults/data.ts';
 export { type FaultTool, lentThings } from './proof/faults/fault.ts';
@@ -309,7 +309,6 @@ export { readRide, rideRows } from './formats/rideTable.ts';
 // The logbook
 export {
   type EntryKind,
-  type EntryOf,
   energySources,
   energySourceWords,
   entriesOf,
@@ -329,9 +328,8 @@ export {
   type Review,
 } from './build/log.ts';
 export { type Ageing, ageingOf } from './log/capacity.ts';
-export { energyRead } from './log/energyRead.ts';
 export { type Lesson, lessonsOf, likelierByOthers, partsOf } from './log/lessons.ts';
-export { type LineRead, readLine, touchedBy } from './log/line.ts';
+export { readLine } from './log/line.ts';
 export { odometerOf } from './log/odometer.ts';
 export { againWords, REVIEW_AFTER_DAYS, reviewQuestions, reviewRatings } from './log/review.ts';
 export { narrowed, type Told, type TellingRide, tellingRide, toldOf } from './log/tells.ts';

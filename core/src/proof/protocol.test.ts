@@ -1,3 +1,4 @@
+import { ridesSpread } from '../vehicle/told.ts';
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { demoBuild } from '../../test/demoBuild.ts';
@@ -205,7 +206,13 @@ describe('what is foretold', () => {
       const f = from(demoBuild(name));
       const told = drawnRides(f, 200, 5);
       const brief = f.context.build.brief;
-      const job = { system: f.on.system, route: brief.route ?? flatRoute, brief: { ...brief, route: null }, seed: 99 };
+      const job = {
+        system: f.on.system,
+        route: brief.route ?? flatRoute,
+        brief: { ...brief, route: null },
+        seed: 99,
+        told: ridesSpread(f.context.build),
+      };
       for (const ride of runDraws(job, 0, 150)) {
         all += 1;
         if (ride.rangeM >= told.way.p10 && ride.rangeM <= told.way.p90) inside += 1;

@@ -90,12 +90,13 @@ function Block({ block }: { block: DocBlock }) {
         </table>
       );
     case 'drawing':
-      // As a picture: what is drawn for paper stays as it is in either scheme.
+      // Drawn by the core for paper, its words escaped there; in the page, so that it prints in the page’s fonts.
       return (
-        <img
+        <div
           className="paper-drawing"
-          alt={block.alt}
-          src={`data:image/svg+xml;charset=utf-8,${encodeURIComponent(block.svg)}`}
+          role="img"
+          aria-label={block.alt}
+          dangerouslySetInnerHTML={{ __html: block.svg }}
         />
       );
     case 'photos':

@@ -72,21 +72,18 @@ export function PlanProvider({ children }: { children: ReactNode }) {
   const own = useApp((state) => state.shelf.own);
   const shelf = useShelf();
   const [candidates, setCandidates] = useState<Candidates | null>(null);
-  const opened = useFirstPlan(build, shelf);
+  // A line in the log changes no plan: what the rides told does, and that stands elsewhere.
+  const [last, setLast] = useState(build);
+  const planned = build && last && sameButLog(last, build) ? last : build;
+  if (planned !== last) setLast(planned);
+  const opened = useFirstPlan(planned, shelf);
   // In the same drawing as the edit, so that field and tally never disagree.
-  const last = useRef<Quick | null>(null);
   const quick = useMemo((): Quick | null => {
-    if (!build || !opened) return null;
-    // A line in the log changes no plan: what the rides told does, and that stands elsewhere.
-    if (last.current?.shelf === shelf && sameButLog(last.current.build, build)) return last.current;
-    if (opened.build === build && opened.shelf === shelf) return opened;
-    const context = planContext(build, shelf);
-    return { build, shelf, context, chosen: planChosen(context) };
-  }, [build, shelf, opened]);
-  useEffect(() => {
-    last.current = quick;
-  }, [quick]);
-  const planned = quick?.build ?? build;
+    if (!planned || !opened) return null;
+    if (opened.build === planned && opened.shelf === shelf) return opened;
+    const context = planContext(planned, shelf);
+    return { build: planned, shelf, context, chosen: planChosen(context) };
+  }, [planned, shelf, opened]);
   const plan = useMemo(() => (quick ? wholePlan(quick.build, quick.chosen, candidates) : null), [quick, candidates]);
   const [held, setHeld] = useState<(PlanState & { build: Build }) | null>(null);
   if (plan && quick && held?.plan !== plan) {

@@ -1,5 +1,14 @@
 import { NativeSelect } from '@mantine/core';
-import { planBuild, vehicleKindWords, verdictWords, verdicts, type Build, type BuildPlan } from '@sprocket/core';
+import {
+  againWords,
+  planBuild,
+  reviewRatings,
+  vehicleKindWords,
+  verdictWords,
+  verdicts,
+  type Build,
+  type BuildPlan,
+} from '@sprocket/core';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useMemo, useState } from 'react';
 import { useShelf } from '../../sheet/PlanProvider.tsx';
@@ -23,7 +32,14 @@ export function CompareStage() {
     const here = { build, plan: planBuild(build, shelf) };
     if (!other) return [here];
     // The same brief for both: only the donor and what was chosen for it differ.
-    const theirs: Build = { ...other, brief: build.brief, schools: build.schools, ownLaws: build.ownLaws };
+    // Their rides told of their own riders.
+    const theirs: Build = {
+      ...other,
+      brief: build.brief,
+      schools: build.schools,
+      ownLaws: build.ownLaws,
+      tuned: { ...other.tuned, rides: null },
+    };
     return [here, { build: theirs, plan: planBuild(theirs, shelf) }];
   }, [build, other, shelf]);
   return (
@@ -59,6 +75,7 @@ export function CompareStage() {
 }
 
 function Side({ build, plan }: { build: Build; plan: BuildPlan }) {
+  const { review } = build.log;
   const open = plan.findings.filter((f) => f.verdict !== 'fits' && !f.override);
   return (
     <section className="card compare-side" aria-labelledby={`side-${build.id}`}>
@@ -110,6 +127,22 @@ function Side({ build, plan }: { build: Build; plan: BuildPlan }) {
             {plan.donor.progress.proven} of {plan.donor.progress.total}
           </dd>
         </div>
+        {review ? (
+          <>
+            <div>
+              <dt>Do it again?</dt>
+              <dd>{review.again === null ? 'not said' : againWords[review.again]}</dd>
+            </div>
+            {reviewRatings
+              .filter(({ id }) => review.ratings[id] !== undefined)
+              .map(({ id, words }) => (
+                <div key={id}>
+                  <dt>{words}, in use</dt>
+                  <dd className="num">{review.ratings[id]} of 5</dd>
+                </div>
+              ))}
+          </>
+        ) : null}
       </dl>
       <p className="compare-counts">
         {verdicts

@@ -9,7 +9,7 @@ import { Say, Show } from '../../ui/Show.tsx';
 import { DoorLine } from './DoorLine.tsx';
 import { EntryForm } from './EntryForm.tsx';
 import { ImportCard } from './ImportCard.tsx';
-import { entryWords, useOf } from './words.ts';
+import { entryWords, perWay } from './words.ts';
 
 /** So many lines are shown at once. */
 const AT_ONCE = 40;
@@ -147,7 +147,7 @@ function Line({
   onOpen: () => void;
   onForget: () => void;
 }) {
-  const use = entry.kind === 'ride' ? useOf(seen?.wh ?? null, entry.distanceM) : null;
+  const use = entry.kind === 'ride' ? perWay(seen?.wh ?? null, entry.distanceM) : null;
   return (
     <li className={`log-line log-${entry.kind}`} id={`line-${entry.id}`}>
       <button type="button" className="log-open" onClick={onOpen}>

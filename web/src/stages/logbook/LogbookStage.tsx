@@ -1,4 +1,4 @@
-import { amount, logEntrySchema, momentText, odometerOf, upkeepOf } from '@sprocket/core';
+import { amount, logEntrySchema, odometerOf, upkeepOf } from '@sprocket/core';
 import { useEffect, useMemo, useState } from 'react';
 import { useLocation } from 'react-router';
 import { buildActions } from '../../app/buildSlice.ts';
@@ -6,7 +6,7 @@ import { useApp, useBuild, useSend } from '../../app/store.ts';
 import { uiActions, type LogbookView } from '../../app/uiSlice.ts';
 import { usePlanContext } from '../../sheet/PlanProvider.tsx';
 import { StageHead } from '../../sheet/StageHead.tsx';
-import { useMinute } from '../../sheet/useMinute.ts';
+import { useLogNow } from '../../sheet/useLogNow.ts';
 import { Show } from '../../ui/Show.tsx';
 import { thisMinute } from '../../ui/today.ts';
 import { LogBoard } from './LogBoard.tsx';
@@ -38,7 +38,7 @@ export function LogbookStage() {
   const view = useApp((state) => state.ui.logbookView);
   const [standing, setStanding] = useState(false);
   const [lit, setLit] = useState<string | null>(null);
-  const now = momentText(useMinute(15)).slice(0, 16);
+  const now = useLogNow(build.log.entries);
   const tuning = useLogTuning();
   const upkeep = useMemo(() => upkeepOf(context, build, now), [context, build, now]);
   const odometer = useMemo(() => odometerOf(build.log, now), [build.log, now]);
@@ -72,7 +72,7 @@ export function LogbookStage() {
           <strong className="marked">Nothing ridden yet: the first ride begins it</strong>
         ) : (
           <>
-            <Show value={amount(odometer.at(now), 'way', 0)} /> in {rides} rides:{' '}
+            <Show value={amount(odometer.at(now), 'way', 0)} /> in {rides === 1 ? 'one ride' : `${rides} rides`}:{' '}
             <strong className={first?.task.safety ? 'marked marked-stop' : 'marked'}>
               {first
                 ? `${first.task.words.charAt(0).toLowerCase()}${first.task.words.slice(1)} ${first.nearness === 'late' ? 'overdue' : 'due'}${due.length > 1 ? `, and ${due.length - 1} more` : ''}`

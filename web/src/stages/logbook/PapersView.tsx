@@ -111,7 +111,9 @@ export function PapersView({ now }: { now: string }) {
                       label={l.name}
                       value={handover.guarantees[l.key] ?? ''}
                       onChange={(e) => {
-                        const { [l.key]: _, ...rest } = handover.guarantees;
+                        const rest = Object.fromEntries(
+                          Object.entries(handover.guarantees).filter(([key]) => key !== l.key),
+                        );
                         const on = e.currentTarget.value;
                         set({ guarantees: isDate(on) ? { ...rest, [l.key]: on } : rest });
                       }}

@@ -32,7 +32,7 @@ export function RimDial({ round, onRound }: { round: number | null; onRound: (ro
           step={10}
           value={Math.round((round ?? 0) * 360)}
           label={(v) => `${v}°`}
-          thumbProps={{ 'aria-label': 'Round from the valve, degrees' }}
+          thumbLabel="Round from the valve, degrees"
           onChange={(v) => onRound(v / 360)}
         />
         <span className="quiet">

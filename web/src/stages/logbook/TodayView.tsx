@@ -116,7 +116,7 @@ export function TodayView() {
             step={5}
             value={Math.round(day.charge * 100)}
             label={null}
-            thumbProps={{ 'aria-label': 'Charge now, per cent' }}
+            thumbLabel="Charge now, per cent"
             onChange={(v) => set({ charge: v / 100 })}
           />
         </div>

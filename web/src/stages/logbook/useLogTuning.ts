@@ -30,7 +30,9 @@ export function useLogTuning(): {
   // What the rides told is written into the build by this itself: it asks nothing anew.
   const { massKg, rolledM, dragArea, rolling, byRides } = tuned;
   const asked = useRef(build);
-  asked.current = build;
+  useEffect(() => {
+    asked.current = build;
+  });
   useEffect(() => {
     let wanted = true;
     setStopped(false);

@@ -39,5 +39,5 @@ export function entryWords(entry: LogEntry): Phrase {
 }
 
 /** Use of a ride off a meter or the wall, Wh/m; null where nobody read it. */
-export const useOf = (wh: number | null, distanceM: number): number | null =>
+export const perWay = (wh: number | null, distanceM: number): number | null =>
   wh === null || distanceM <= 0 ? null : wh / distanceM;
