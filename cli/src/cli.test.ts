@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import { spawnSync } from 'node:child_process';
-import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { readFileSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
@@ -8,7 +8,7 @@ import { fileURLToPath } from 'node:url';
 const root = fileURLToPath(new URL('../../', import.meta.url));
 
 function run(
-  task: 'ride' | 'plan' | 'buy' | 'schedule' | 'faults',
+  task: 'ride' | 'plan' | 'buy' | 'schedule' | 'faults' | 'tune' | 'report',
   args: string[],
 ): { out: string; err: string; status: number | null } {
   const done = spawnSync(process.execPath, ['--import', 'tsx', join(root, `cli/src/${task}.ts`), ...args], {
@@ -105,6 +105,58 @@ describe('command line', () => {
     expect(done.status).to.equal(2);
     expect(done.err).to.match(/build\.json: brief: /);
     expect(done.out).to.equal('');
+  });
+
+  it('tune tells what rides told, refuses by path, and runs its lab', () => {
+    const { route, air, ...system } = JSON.parse(
+      readFileSync(new URL('../../core/test/cases/geared-rear-roadster.json', import.meta.url), 'utf8'),
+    ) as Record<string, unknown>;
+    const ride = { route, air, loadKg: 0, startCharge: 1, energyWh: 90, energySd: 0.03 };
+    const log = {
+      system,
+      prior: { cdaM2: 0.08, crr: 0.15, riderPowerW: 0.2, health: 0.03 },
+      rides: [ride, ride],
+      forecast: [{ route, air, loadKg: 5, startCharge: 1 }],
+    };
+    const good = join(folder, 'log.json');
+    writeFileSync(good, JSON.stringify(log));
+    const bad = join(folder, 'log-bad.json');
+    writeFileSync(bad, JSON.stringify({ ...log, rides: [{ ...ride, energyWh: 'much' }] }));
+    const { out, err, status } = run('tune', [good, bad]);
+    expect(status).to.equal(2);
+    expect(err).to.match(/log-bad\.json: rides\[0\]\.energyWh: /);
+    const told = JSON.parse(out) as {
+      posterior: Record<string, { mean: number; sd: number }>;
+      rides: object[];
+      forecast: { energyWh: Record<string, number> }[];
+    };
+    expect(Object.keys(told.posterior)).to.deep.equal(['cdaM2', 'crr', 'riderPowerW', 'health']);
+    expect(told.rides.map((r) => Object.keys(r))).to.deep.equal([
+      ['forecastWh', 'sd', 'z', 'odd'],
+      ['forecastWh', 'sd', 'z', 'odd'],
+    ]);
+    expect(Object.keys(told.forecast[0]?.energyWh ?? {})).to.deep.equal(['p10', 'p50', 'p90']);
+    const lab = run('tune', ['--lab', '1', '--seed', '3', 'core/test/cases/geared-rear-roadster.json']);
+    expect(JSON.parse(lab.out)).to.include({ logs: 1 });
+    expect(run('tune', ['--lab', 'many', good]).status).to.equal(2);
+    expect(run('tune', ['--lab', '1']).err).to.match(/ride case/);
+  });
+
+  it('report writes one file of the whole build or the owner’s sheet, and names the fault of a bad one', () => {
+    const build = 'web/public/demo/builds/demo-box.json';
+    const whole = run('report', [build, '--on', '2026-11-20']);
+    expect(whole.out).to.match(
+      /^<!doctype html>[\s\S]*font\/woff2;base64[\s\S]*Report of 2026-11-20[\s\S]*<\/html>\n$/,
+    );
+    const owner = run('report', [build, '--handover', '--imperial']);
+    expect(owner.out)
+      .to.match(/Handover sheet/)
+      .and.to.match(/\d\smi\b/);
+    const bad = join(folder, 'bad-build.json');
+    writeFileSync(bad, '{ "schema": "jolly-sprocket/build", "version": 1 }');
+    expect(run('report', [bad]).err).to.match(/bad-build\.json: brief: /);
+    expect(run('report', []).status).to.equal(2);
+    expect(run('report', [build, '--on', 'soon']).err).to.match(/takes a date/);
   });
 
   it('faults lists, looks, refuses by path and runs its lab', () => {

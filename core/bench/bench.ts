@@ -11,6 +11,8 @@ import {
   rideJob,
   runDraws,
   readGpx,
+  readTrackRide,
+  tuneLogInSteps,
   readRideCase,
   simulate,
   starterShelf,
@@ -140,3 +142,30 @@ const points = Array.from(
 ).join('\n');
 const gpx = `<gpx><trk><trkseg>${points}</trkseg></trk></gpx>`;
 say('readGpx, 100 000 points', `${median(() => readGpx(gpx, 'a', 'a'), 5).toFixed(0)} ms`);
+
+// A ride of twelve hours, a point a second; and what a log of rides told.
+{
+  const rows = Array.from({ length: 43_200 }, (_, i) => {
+    const clock = new Date(Date.UTC(2026, 4, 2, 4, 0, i)).toISOString();
+    return `<trkpt lat="${(40 + i * 0.00005).toFixed(6)}" lon="-35"><ele>${(100 + 40 * Math.sin(i / 900)).toFixed(1)}</ele><time>${clock}</time></trkpt>`;
+  });
+  const track = `<gpx><trk><trkseg>${rows.join('')}</trkseg></trk></gpx>`;
+  say(
+    'readTrackRide, 12 hours at a point a second',
+    `${median(() => readTrackRide(track, 'a', 'a', 0), 5).toFixed(0)} ms`,
+  );
+  for (const name of ['demo-box', 'demo-lockkeeper']) {
+    const read = readBuildFile(readFileSync(new URL(`web/public/demo/builds/${name}.json`, root), 'utf8'));
+    if (!read.ok) throw new Error(name);
+    for (const count of [8, 60]) {
+      const entries = read.value.log.entries.filter((e) => e.kind === 'ride').slice(0, count);
+      const context = planContext({ ...read.value, log: { ...read.value.log, entries } }, starterShelf);
+      say(
+        `tuned to ${entries.length} rides, ${read.value.name}`,
+        `${median(() => {
+          for (const steps = tuneLogInSteps(context); !steps.next().done;);
+        }, 5).toFixed(0)} ms`,
+      );
+    }
+  }
+}

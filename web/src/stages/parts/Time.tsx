@@ -1,12 +1,12 @@
 import { Button, Checkbox, TextInput } from '@mantine/core';
-import { remindersOf, type BillSheet, type BuildStep, type BuildTime } from '@sprocket/core';
+import { remindersOf, upkeepOf, upkeepReminders, type BillSheet, type BuildStep, type BuildTime } from '@sprocket/core';
 import { useState } from 'react';
 import { buildActions } from '../../app/buildSlice.ts';
 import { useBuild, useSend } from '../../app/store.ts';
-import { usePlan } from '../../sheet/PlanProvider.tsx';
+import { usePlan, usePlanContext } from '../../sheet/PlanProvider.tsx';
 import { downloadText } from '../../ui/download.ts';
 import { Say } from '../../ui/Show.tsx';
-import { dayTyped } from '../../ui/today.ts';
+import { dayTyped, thisMinute } from '../../ui/today.ts';
 import { BenchTimes } from './BenchTimes.tsx';
 import { calendarOf, type BenchTime } from '../../ui/calendar.ts';
 import { Fortnight } from './Fortnight.tsx';
@@ -18,6 +18,7 @@ import { useBuildTime } from '../../sheet/useBuildTime.ts';
 export function Time({ bill }: { bill: BillSheet }) {
   const build = useBuild();
   const { bench } = usePlan();
+  const context = usePlanContext();
   const send = useSend();
   const { time, stale } = useBuildTime();
   const [ahead, setAhead] = useState(0);
@@ -36,7 +37,19 @@ export function Time({ bill }: { bill: BillSheet }) {
           {time === null ? 'being worked out' : stale ? 'being worked out again; this is the last answer' : ''}
         </span>
         {time?.schedule ? (
-          <Button size="compact-sm" variant="default" onClick={() => void saveCalendar(build.name, bill, time, steps)}>
+          <Button
+            size="compact-sm"
+            variant="default"
+            onClick={() =>
+              void saveCalendar(
+                build.name,
+                bill,
+                time,
+                steps,
+                build.log.entries.length > 0 ? upkeepReminders(upkeepOf(context, build, thisMinute())) : [],
+              )
+            }
+          >
             Save as a calendar
           </Button>
         ) : null}
@@ -271,6 +284,7 @@ async function saveCalendar(
   bill: BillSheet,
   time: BuildTime,
   steps: ReadonlyMap<string, BuildStep>,
+  upkeep: ReturnType<typeof upkeepReminders>,
 ): Promise<void> {
   const times = benchTimesOf(time).map(({ from, to, tasks }): BenchTime => ({
     from,
@@ -282,7 +296,8 @@ async function saveCalendar(
   }));
   downloadText(
     `${name.replace(/[^\p{L}\p{N}]+/gu, '-').toLowerCase()}-bench.ics`,
-    await calendarOf(name, remindersOf(bill.lines), times),
+    // A vehicle in use is looked after between one bench time and the next.
+    await calendarOf(name, [...remindersOf(bill.lines), ...upkeep], times),
     'text/calendar',
   );
 }
