@@ -241,7 +241,9 @@ describe('a log begun', () => {
     await app.page.waitForFunction(() =>
       [...document.querySelectorAll<HTMLSelectElement>('.mapping select')].some((s) => s.value === 'energyWh'),
     );
-    await press(app.page, 'Leave it');
+    await press(app.page, 'Take them in');
+    await waitForText(app.page, '.log-view', /0 rides kept, 9 were here already/);
+    await line(app, /in 10 rides/);
   });
 
   it('refuses a damaged table by row and column, and a damaged track by line, and loses nothing', async () => {

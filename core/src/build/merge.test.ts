@@ -214,4 +214,24 @@ describe('a value put in its place', () => {
     expect(withValueAt(base, ['name', 'first'], 'ramp')).to.deep.equal(base);
     expect(withValueAt(base, ['brief', { key: 'x' }], 1)).to.deep.equal(base);
   });
+
+  it('lines of the log from both sides stay, and what rides told of either is no quarrel', () => {
+    const ridden = (count: number): Build['tuned']['rides'] => ({
+      at: [count / 100, 0, 0, 0],
+      cov: [0, 1, 2, 3].map((i) => [0, 1, 2, 3].map((j) => (i === j ? 0.01 : 0))),
+      count,
+      last: '2026-05-01T08:00',
+      packId: null,
+    });
+    const base = newBuild('a', 'A', '2026-01-01T00:00:00.000Z');
+    const side = (id: string, count: number): Build => ({
+      ...base,
+      log: { ...base.log, entries: [{ kind: 'note', id, at: '2026-05-01T08:00', by: '', note: id }] },
+      tuned: { ...base.tuned, rides: ridden(count) },
+    });
+    const { build, clashes } = mergeBuilds(base, side('mine', 3), side('theirs', 4));
+    expect(build.log.entries.map((e) => e.id)).to.have.members(['mine', 'theirs']);
+    expect(clashes).to.deep.equal([]);
+    expect(build.tuned.rides?.count).to.equal(3);
+  });
 });

@@ -26,6 +26,9 @@ const STAMPS = new Set(['revision', 'updatedAt', 'createdAt', 'version', 'schema
 /** Values that are one thing: half of one side's and half of the other's would be neither's. */
 const WHOLE = new Set(['brief.route', 'choice.packSpot', 'donor.inside', 'donor.mainTubePath', 'donor.freeFrame']);
 
+/** What follows from the rest and is worked out anew from it: two answers are no quarrel. */
+const FOLLOWS = new Set(['tuned.rides']);
+
 const isBranch = (value: unknown): value is Branch =>
   typeof value === 'object' && value !== null && !Array.isArray(value);
 
@@ -63,6 +66,7 @@ function merge(base: unknown, mine: unknown, theirs: unknown, path: MergeStep[],
   if (path.length === 1 && typeof last === 'string' && STAMPS.has(last)) return theirs;
   if (equal(base, theirs) || equal(mine, theirs)) return mine;
   if (equal(base, mine)) return theirs;
+  if (FOLLOWS.has(path.join('.'))) return mine;
   if (isBranch(mine) && isBranch(theirs) && !isWhole(path, mine) && !isWhole(path, theirs))
     return mergeBranch(isBranch(base) ? base : {}, mine, theirs, path, clashes);
   if (Array.isArray(mine) && Array.isArray(theirs) && Array.isArray(base) && !WHOLE.has(path.join('.'))) {

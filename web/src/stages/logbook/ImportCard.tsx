@@ -25,6 +25,14 @@ interface ImportCardProps {
   onKeep: (entries: readonly LogEntry[], mapping: Mapping | null) => void;
 }
 
+/** Two lines of the same moment and amount are one: a table is often brought in again with a few rows more. */
+const sameLine = (e: LogEntry): string =>
+  e.kind === 'ride'
+    ? `ride ${e.at} ${Math.round(e.distanceM)}`
+    : e.kind === 'charge'
+      ? `charge ${e.at} ${Math.round(e.wallWh)}`
+      : e.id;
+
 const slug = (name: string): string => name.replace(/[^\p{L}\p{N}]+/gu, '-').toLowerCase();
 
 /** Rides and charges in from tables and tracks, and out again. */
@@ -91,8 +99,13 @@ export function ImportCard({ build, onKeep }: ImportCardProps) {
       return;
     }
     setFaults(null);
-    onKeep(read.entries, table.mapping);
-    setSaid(`${table.file}: ${read.entries.length} ${read.kind === 'ride' ? 'rides' : 'charges'} kept.`);
+    const here = new Set(build.log.entries.map(sameLine));
+    const fresh = read.entries.filter((e) => !here.has(sameLine(e)));
+    const known = read.entries.length - fresh.length;
+    onKeep(fresh, table.mapping);
+    setSaid(
+      `${table.file}: ${fresh.length} ${read.kind === 'ride' ? 'rides' : 'charges'} kept${known > 0 ? `, ${known} were here already` : ''}.`,
+    );
     setTable(null);
   };
   const turn = (i: number, change: Partial<Mapping['columns'][number]>): void => {

@@ -9,7 +9,6 @@ interface BoardProps {
   upkeep: readonly Upkeep[];
   lit: string | null;
   onTask: (id: string) => void;
-  tall: boolean;
 }
 
 const BUILT = { motor: 'tight', pack: 'tight', 'rear wheel': 'tight', 'front wheel': 'tight', chain: 'tight' } as const;
@@ -22,7 +21,7 @@ const roundAt = (axle: { x: number; y: number }, radius: number, round: number):
 };
 
 /** The vehicle in use: what is due glows where it is, the nearer the stronger, and faults and punctures where they were. */
-export function LogBoard({ entries, upkeep, lit, onTask, tall }: BoardProps) {
+export function LogBoard({ entries, upkeep, lit, onTask }: BoardProps) {
   const plan = usePlan();
   const { geometry: g } = plan.drawing;
   const faults = entriesOf({ entries: [...entries] }, 'fault');
@@ -40,7 +39,6 @@ export function LogBoard({ entries, upkeep, lit, onTask, tall }: BoardProps) {
       plan={plan}
       layers={['parts']}
       sheet="sheet 10"
-      tall={tall}
       things={BUILT}
       tools={
         <ul className="mark-key" aria-label="How it stands">

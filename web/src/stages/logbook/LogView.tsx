@@ -127,7 +127,7 @@ export function LogView({ seen }: { seen: ReadonlyMap<string, RideSeen> }) {
       <ImportCard
         build={build}
         onKeep={(list, mapping) => {
-          keep(list);
+          if (list.length > 0) keep(list);
           if (mapping) send(buildActions.mappingKept({ field: 'log.mappings', value: mapping }));
         }}
       />

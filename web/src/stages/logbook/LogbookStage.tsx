@@ -83,16 +83,17 @@ export function LogbookStage() {
         )}
       </StageHead>
       {view !== 'log' && view !== 'upkeep' ? null : (
-        <LogBoard
-          entries={build.log.entries}
-          upkeep={upkeep}
-          lit={lit}
-          tall={false}
-          onTask={(id) => {
-            setLit(id);
-            send(uiActions.logbookViewed('upkeep'));
-          }}
-        />
+        <div className={`board-${view}`}>
+          <LogBoard
+            entries={build.log.entries}
+            upkeep={upkeep}
+            lit={lit}
+            onTask={(id) => {
+              setLit(id);
+              send(uiActions.logbookViewed('upkeep'));
+            }}
+          />
+        </div>
       )}
       <div className="walk" role="group" aria-label="Parts of the logbook">
         {(Object.keys(viewWords) as LogbookView[]).map((v) => (

@@ -51,12 +51,14 @@ export function StandUpkeep({
       next={next}
       onLeave={onLeave}
     >
-      <h1>{u.task.words}</h1>
-      <p>{u.task.how}</p>
-      <p>{u.task.why}</p>
-      <p>
-        <Say words={u.by} />. {u.task.minutes} minutes or so.
-      </p>
+      <div className="stand-upkeep">
+        <h2>{u.task.words}</h2>
+        <p>{u.task.how}</p>
+        <p className="stand-why">{u.task.why}</p>
+        <p className="stand-why">
+          <Say words={u.by} />. {u.task.minutes} minutes or so.
+        </p>
+      </div>
     </StandFrame>
   );
 }

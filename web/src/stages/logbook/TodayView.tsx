@@ -217,7 +217,7 @@ function RoadProfile({ answer, route }: { answer: TodayForecast; route: Route | 
   const past = rangeM.p10 > all;
   return (
     <svg
-      viewBox="0 0 800 168"
+      viewBox="0 0 800 182"
       className="road-profile"
       role="img"
       aria-label="The road in profile, how far the battery lasts on it, and where to turn"
