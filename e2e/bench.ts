@@ -309,5 +309,55 @@ for (const build of ['demo-mixte', 'demo-lockkeeper'] as const) {
     `median ${(edits[6] ?? NaN).toFixed(0)} ms, worst of ${edits.length} ${(edits.at(-1) ?? NaN).toFixed(0)} ms`,
   );
 }
+// A log of two thousand lines: opened, and a line added at the door until it stands in the list.
+{
+  const [box] = (await getRaw(app, 'builds')).filter((b) => b.id === 'demo-box') as [
+    { log: { entries: { kind: string; at: string; id: string }[] } },
+  ];
+  const rides = box.log.entries.filter((e) => e.kind === 'ride');
+  const entries = Array.from({ length: 2000 }, (_, i) => ({
+    ...(rides[i % rides.length] as (typeof rides)[number]),
+    id: `many-${i}`,
+    at: `20${String(20 + Math.floor(i / 340)).padStart(2, '0')}-${String(1 + (Math.floor(i / 28) % 12)).padStart(2, '0')}-${String(1 + (i % 28)).padStart(2, '0')}T08:00`,
+  }));
+  await putRaw(app, 'builds', [{ ...box, id: 'bench-log', name: 'Two thousand lines', log: { ...box.log, entries } }]);
+  await visit(app, '/build/bench-log/proving');
+  await new Promise((done) => setTimeout(done, 2500));
+  const opened: number[] = [];
+  const kept: number[] = [];
+  for (let round = 0; round < 6; round++) {
+    opened.push(
+      await app.page.evaluate(async () => {
+        const start = performance.now();
+        document.querySelector<HTMLElement>('.chain-link[href$="/logbook"]')?.click();
+        while (document.querySelectorAll('.log-line').length < 40 && performance.now() - start < 5000)
+          await new Promise((r) => setTimeout(r, 1));
+        return performance.now() - start;
+      }),
+    );
+    await new Promise((done) => setTimeout(done, 1500));
+    await app.page.locator('.door-field input').fill(`${10 + round}.5 km 90 Wh`);
+    await new Promise((done) => setTimeout(done, 300));
+    kept.push(
+      await app.page.evaluate(async () => {
+        const before = document.querySelector('.log-line')?.id;
+        const start = performance.now();
+        document.querySelector<HTMLElement>('.door-keep')?.click();
+        while (document.querySelector('.log-line')?.id === before && performance.now() - start < 3000)
+          await new Promise((r) => setTimeout(r, 1));
+        return performance.now() - start;
+      }),
+    );
+    await app.page.evaluate(() => document.querySelector<HTMLElement>('.chain-link[href$="/proving"]')?.click());
+    await new Promise((done) => setTimeout(done, 800));
+  }
+  const median = (times: number[]): string =>
+    (times.sort((a, b) => a - b)[Math.floor(times.length / 2)] ?? NaN).toFixed(0);
+  say(
+    'a log of 2 000 lines: opened, first and then',
+    `${opened[0]?.toFixed(0) ?? ''}, median ${median([...opened])} ms`,
+  );
+  say('  a line added, until it stands in the list', `median ${median(kept)} ms`);
+}
 await app.close();
 process.exit(0);

@@ -211,6 +211,23 @@ export type Log = z.infer<typeof logSchema>;
 
 export const usualLog = (): Log => logSchema.parse({});
 
+/** Earlier first. Moments of one shape: their letters are their order. */
+export const byTime = (a: { at: string }, b: { at: string }): number => (a.at < b.at ? -1 : a.at > b.at ? 1 : 0);
+
+/** A log does not change: its lines by kind are sorted out once. */
+const kindsOf = new WeakMap<readonly LogEntry[], Map<EntryKind, LogEntry[]>>();
+
 /** Lines of one kind, in the order they were written. */
-export const entriesOf = <K extends EntryKind>(log: Pick<Log, 'entries'>, kind: K): EntryOf<K>[] =>
-  log.entries.filter((e): e is EntryOf<K> => e.kind === kind);
+export function entriesOf<K extends EntryKind>({ entries }: Pick<Log, 'entries'>, kind: K): EntryOf<K>[] {
+  let kinds = kindsOf.get(entries);
+  if (!kinds) {
+    kinds = new Map();
+    for (const entry of entries) {
+      const row = kinds.get(entry.kind);
+      if (row) row.push(entry);
+      else kinds.set(entry.kind, [entry]);
+    }
+    kindsOf.set(entries, kinds);
+  }
+  return [...((kinds.get(kind) as EntryOf<K>[] | undefined) ?? [])];
+}

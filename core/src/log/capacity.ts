@@ -1,5 +1,5 @@
 import type { Build } from '../build/build.ts';
-import { entriesOf } from '../build/log.ts';
+import { byTime, entriesOf } from '../build/log.ts';
 import { CHARGE_EFFICIENCY, NORMAL_90 } from '../constants.ts';
 import { coldFactor, CYCLE_LIFE, nominalWh } from '../pack/battery.ts';
 import type { Pack } from '../parts/pack.ts';
@@ -61,7 +61,7 @@ export function capacitiesSeen(build: Build, pack: Pack): CapacitySeen[] {
       wh,
     });
   }
-  return out.sort((a, b) => a.at.localeCompare(b.at));
+  return out.sort(byTime);
 }
 
 /** How a battery ages: what it holds now and in a year, as shares of new. */
@@ -92,7 +92,7 @@ const YEARS = 15;
  * to what was seen. Full cycles are the energy ridden over what it holds new. Null before the first line of the log.
  */
 export function ageingOf(build: Build, pack: Pack, now: string): Ageing | null {
-  const lines = [...build.log.entries].sort((a, b) => a.at.localeCompare(b.at));
+  const lines = [...build.log.entries].sort(byTime);
   const first = lines[0]?.at;
   if (first === undefined) return null;
   const sold = nominalWh(pack);

@@ -1,5 +1,5 @@
-import type { Log } from '../build/log.ts';
-import { daysBetween } from '../quantity/dates.ts';
+import { byTime, type Log, type LogEntry } from '../build/log.ts';
+import { dateOf, dayOf, daysBetween } from '../quantity/dates.ts';
 
 /** How far a vehicle had gone when, and how far it goes a day. */
 export interface Odometer {
@@ -39,8 +39,19 @@ function running(rows: readonly { at: string; by: number }[]): (moment: string) 
  * are in it too.
  * @param now local moment the pace is taken to
  */
-export function odometerOf(log: Pick<Log, 'entries'>, now: string): Odometer {
-  const lines = [...log.entries].sort((a, b) => a.at.localeCompare(b.at));
+export function odometerOf({ entries }: Pick<Log, 'entries'>, now: string): Odometer {
+  const known = read.get(entries);
+  if (known?.now === now) return known.odometer;
+  const odometer = summed(entries, now);
+  read.set(entries, { now, odometer });
+  return odometer;
+}
+
+/** A log does not change: it is summed up once a moment. */
+const read = new WeakMap<readonly LogEntry[], { now: string; odometer: Odometer }>();
+
+function summed(entries: readonly LogEntry[], now: string): Odometer {
+  const lines = [...entries].sort(byTime);
   const ways: { at: string; by: number }[] = [];
   let total = 0;
   for (const line of lines) {
@@ -56,10 +67,11 @@ export function odometerOf(log: Pick<Log, 'entries'>, now: string): Odometer {
   }
   const at = running(ways);
   const chargesAt = running(lines.filter((l) => l.kind === 'charge').map((l) => ({ at: l.at, by: 1 })));
-  const since = lines[0]?.at ?? null;
-  const days = since === null ? 0 : Math.min(PACE_DAYS, Math.max(1, daysBetween(since, now)));
+  const first = lines[0]?.at ?? null;
+  const days = first === null ? 0 : Math.min(PACE_DAYS, Math.max(1, daysBetween(first, now)));
+  const since = dateOf(dayOf(now) - days);
   const back = (f: (moment: string) => number): number => {
-    const from = lines.filter((l) => daysBetween(l.at, now) > days).at(-1)?.at ?? '';
+    const from = lines.findLast((l) => l.at.slice(0, 10) < since)?.at ?? '';
     return f(now) - (from === '' ? 0 : f(from));
   };
   const way = days === 0 ? 0 : back(at);
@@ -69,6 +81,6 @@ export function odometerOf(log: Pick<Log, 'entries'>, now: string): Odometer {
     chargesAt,
     perDayM: way > 0 ? way / days : null,
     chargesPerDay: charges > 0 ? charges / days : null,
-    since,
+    since: first,
   };
 }

@@ -1,5 +1,5 @@
 import type { Build } from '../build/build.ts';
-import { entriesOf, type LoggedRide } from '../build/log.ts';
+import { byTime, entriesOf, type LoggedRide } from '../build/log.ts';
 import { unknowns, type Ridden, type Unknown } from '../build/tuned.ts';
 import type { PlanContext } from '../vehicle/context.ts';
 import { systemOf } from '../vehicle/system.ts';
@@ -83,10 +83,10 @@ export function* tuneLogInSteps(context: PlanContext): Generator<number, LogTuni
   if (!plain.kit || !plain.pack || !plain.reckoning) return null;
   const nominal = systemOf(plain.build, plain.asItWillBe);
   const build: Build = plain.build;
-  const rides = entriesOf(build.log, 'ride').sort((a, b) => a.at.localeCompare(b.at));
+  const rides = entriesOf(build.log, 'ride').sort(byTime);
   const changes = entriesOf(build.log, 'change')
     .filter((c) => c.touches.length > 0)
-    .sort((a, b) => a.at.localeCompare(b.at));
+    .sort(byTime);
   const seen = new Map<string, RideSeen>();
   const chapters: Chapter[] = [{ touches: [], rides: [] }];
   const askFrom = rides[Math.max(0, rides.length - MOST_TUNED)]?.at ?? '';

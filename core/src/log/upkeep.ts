@@ -1,6 +1,6 @@
 import type { Build } from '../build/build.ts';
 import type { RemedyPlace } from '../build/remedy.ts';
-import { entriesOf, type EntryOf } from '../build/log.ts';
+import { byTime, entriesOf, type EntryOf } from '../build/log.ts';
 import { isTrike, kindTraits } from '../donor/kinds.ts';
 import { dateAfter, daysBetween } from '../quantity/dates.ts';
 import { amount, phrase, type Phrase } from '../quantity/format.ts';
@@ -93,7 +93,7 @@ function byWay(everyKm: number, sinceM: number, odometer: Odometer): Share {
 function standingOf(task: UpkeepTask, facts: UpkeepFacts, build: Build, odometer: Odometer, now: string): Upkeep {
   const services = entriesOf(build.log, 'service')
     .filter((s) => s.task === task.id)
-    .sort((a, b) => b.at.localeCompare(a.at));
+    .sort((a, b) => byTime(b, a));
   const last = services[0];
   const from = last?.at ?? odometer.since ?? now;
   const sinceM = odometer.at(now) - (last ? odometer.at(last.at) : 0);
@@ -156,7 +156,7 @@ function eventAfter(
 ): { at: string } | undefined {
   return entriesOf(build.log, kind)
     .filter((e) => last === undefined || e.at > last.at)
-    .sort((a, b) => b.at.localeCompare(a.at))[0];
+    .sort((a, b) => byTime(b, a))[0];
 }
 
 /** The due list of a vehicle in use, nearest first; what can hurt somebody before what cannot. Empty without a kit. */

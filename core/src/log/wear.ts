@@ -1,5 +1,5 @@
 import type { Build } from '../build/build.ts';
-import { entriesOf, type EntryOf, type MeasuredThing } from '../build/log.ts';
+import { byTime, entriesOf, type EntryOf, type MeasuredThing } from '../build/log.ts';
 import { NORMAL_90 } from '../constants.ts';
 import { amount, type Phrase, phrase } from '../quantity/format.ts';
 import type { PlanContext } from '../vehicle/context.ts';
@@ -92,7 +92,7 @@ export function wearOf(context: PlanContext, build: Build, now: string): Wear[] 
   const facts = upkeepFacts(context);
   const odometer = odometerOf(build.log, now);
   const changes = entriesOf(build.log, 'change');
-  const measurements = entriesOf(build.log, 'measurement').sort((a, b) => a.at.localeCompare(b.at));
+  const measurements = entriesOf(build.log, 'measurement').sort(byTime);
   const { toEmpty, system } = reckoning;
   const wayM = Math.max(1, toEmpty.distanceM);
   const { account } = toEmpty;

@@ -6,7 +6,7 @@ import { VerdictSign } from './Verdict.tsx';
 import { stages } from '../stages/all.ts';
 import type { Stage } from '../stages/stage.ts';
 import { useApp, useBuild } from '../app/store.ts';
-import { useDue } from './useDue.ts';
+import { useDue } from './useUpkeep.ts';
 import { useProofStops } from './useProofStops.ts';
 
 const savedWords = { saved: 'saved', saving: 'saving…', failed: 'not saved', gone: 'deleted elsewhere' } as const;

@@ -1,5 +1,5 @@
 import type { Build } from '../../build/build.ts';
-import { entriesOf, entryKindWords, measuredThings } from '../../build/log.ts';
+import { byTime, entriesOf, entryKindWords, measuredThings } from '../../build/log.ts';
 import type { DocBlock } from '../../formats/doc.ts';
 import { odometerOf } from '../../log/odometer.ts';
 import { againWords, reviewQuestions, reviewRatings } from '../../log/review.ts';
@@ -16,9 +16,7 @@ export function logBlocks(build: Build, now: string): DocBlock[] {
   const odometer = odometerOf(build.log, now);
   const wh = rides.reduce((sum, r) => sum + (r.energyFrom === 'meter' ? (r.energyWh ?? 0) : 0), 0);
   const metred = rides.reduce((sum, r) => sum + (r.energyFrom === 'meter' && r.energyWh !== null ? r.distanceM : 0), 0);
-  const events = entries
-    .filter((e) => e.kind !== 'ride' && e.kind !== 'charge')
-    .sort((a, b) => a.at.localeCompare(b.at));
+  const events = entries.filter((e) => e.kind !== 'ride' && e.kind !== 'charge').sort(byTime);
   const said = (e: (typeof events)[number]): string =>
     e.kind === 'fault'
       ? [e.what, e.cause, e.cure].filter((t) => t !== '').join('; ')

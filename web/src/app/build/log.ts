@@ -1,4 +1,4 @@
-import type { PayloadAction } from '@reduxjs/toolkit';
+import { original, type PayloadAction } from '@reduxjs/toolkit';
 import { MOST_ENTRIES, type Handover, type LogEntry, type Mapping, type Review, type Ridden } from '@sprocket/core';
 import type { BuildState, Edit } from './state.ts';
 
@@ -8,7 +8,8 @@ export const logReducers = {
   entriesKept(state: BuildState, action: PayloadAction<Edit<readonly LogEntry[]>>) {
     if (!state.build) return;
     const { log } = state.build;
-    const at = new Map(log.entries.map((e, i) => [e.id, i]));
+    // Looked up in what lies under the draft: thousands of lines need no drafts of their own.
+    const at = new Map((original(log)?.entries ?? log.entries).map((e, i) => [e.id, i]));
     for (const entry of action.payload.value) {
       const here = at.get(entry.id);
       if (here !== undefined) log.entries[here] = entry;
@@ -19,7 +20,10 @@ export const logReducers = {
     }
   },
   entryForgotten(state: BuildState, action: PayloadAction<Edit<string>>) {
-    if (state.build) state.build.log.entries = state.build.log.entries.filter((e) => e.id !== action.payload.value);
+    if (!state.build) return;
+    const { log } = state.build;
+    const here = (original(log)?.entries ?? log.entries).findIndex((e) => e.id === action.payload.value);
+    if (here >= 0) log.entries.splice(here, 1);
   },
   /** Columns of a table, remembered by its heads; the twenty last. */
   mappingKept(state: BuildState, action: PayloadAction<Edit<Mapping>>) {

@@ -1,7 +1,7 @@
 import { Button, TextInput } from '@mantine/core';
 import { notifications } from '@mantine/notifications';
 import { amount, entryKinds, entryKindWords, type EntryKind, type LogEntry, type RideSeen } from '@sprocket/core';
-import { useMemo, useState } from 'react';
+import { memo, useCallback, useMemo, useState } from 'react';
 import { buildActions } from '../../app/buildSlice.ts';
 import { undo, useBuild, useSend } from '../../app/store.ts';
 import { useShelf } from '../../sheet/PlanProvider.tsx';
@@ -27,25 +27,34 @@ export function LogView({ seen }: { seen: ReadonlyMap<string, RideSeen> }) {
   const keep = (list: readonly LogEntry[]): void => {
     send(buildActions.entriesKept({ field: `log.entries.${list[0]?.id ?? ''}`, value: list }));
   };
-  const forget = (entry: LogEntry): void => {
-    send(buildActions.entryForgotten({ field: `log.forgotten.${entry.id}`, value: entry.id }));
-    notifications.show({
-      message: (
-        <span className="row">
-          {entryKindWords[entry.kind]} taken out.
-          <Button size="compact-sm" variant="default" onClick={() => send(undo())}>
-            Undo
-          </Button>
-        </span>
-      ),
-    });
-  };
+  const open = useCallback((entry: LogEntry): void => {
+    setForm({ entry, kind: entry.kind });
+    document.querySelector('.log-view')?.scrollIntoView();
+  }, []);
+  const forget = useCallback(
+    (entry: LogEntry): void => {
+      send(buildActions.entryForgotten({ field: `log.forgotten.${entry.id}`, value: entry.id }));
+      notifications.show({
+        message: (
+          <span className="row">
+            {entryKindWords[entry.kind]} taken out.
+            <Button size="compact-sm" variant="default" onClick={() => send(undo())}>
+              Undo
+            </Button>
+          </span>
+        ),
+      });
+    },
+    [send],
+  );
   const found = useMemo(() => {
     const wanted = words.trim().toLowerCase();
-    return entries
+    // Of the same minute the one written last stands first.
+    return [...entries]
+      .reverse()
       .filter((e) => kind === null || e.kind === kind)
       .filter((e) => wanted === '' || JSON.stringify(e).toLowerCase().includes(wanted))
-      .sort((a, b) => b.at.localeCompare(a.at));
+      .sort((a, b) => (a.at < b.at ? 1 : a.at > b.at ? -1 : 0));
   }, [entries, kind, words]);
   const counts = useMemo(() => {
     const by = new Map<EntryKind, number>();
@@ -105,16 +114,7 @@ export function LogView({ seen }: { seen: ReadonlyMap<string, RideSeen> }) {
         ) : (
           <ol className="log-lines">
             {found.slice(0, shown).map((entry) => (
-              <Line
-                key={entry.id}
-                entry={entry}
-                seen={seen.get(entry.id)}
-                onOpen={() => {
-                  setForm({ entry, kind: entry.kind });
-                  document.querySelector('.log-view')?.scrollIntoView();
-                }}
-                onForget={() => forget(entry)}
-              />
+              <Line key={entry.id} entry={entry} seen={seen.get(entry.id)} onOpen={open} onForget={forget} />
             ))}
           </ol>
         )}
@@ -136,7 +136,7 @@ export function LogView({ seen }: { seen: ReadonlyMap<string, RideSeen> }) {
 }
 
 /** One line: when, what, and for a ride how it stood to its forecast. */
-function Line({
+const Line = memo(function Line({
   entry,
   seen,
   onOpen,
@@ -144,13 +144,13 @@ function Line({
 }: {
   entry: LogEntry;
   seen: RideSeen | undefined;
-  onOpen: () => void;
-  onForget: () => void;
+  onOpen: (entry: LogEntry) => void;
+  onForget: (entry: LogEntry) => void;
 }) {
   const use = entry.kind === 'ride' ? perWay(seen?.wh ?? null, entry.distanceM) : null;
   return (
     <li className={`log-line log-${entry.kind}`} id={`line-${entry.id}`}>
-      <button type="button" className="log-open" onClick={onOpen}>
+      <button type="button" className="log-open" onClick={() => onOpen(entry)}>
         <span className="log-when num">{entry.at.slice(0, 10)}</span>
         <span className="log-kind">{entryKindWords[entry.kind]}</span>
         <span className="log-words">
@@ -164,10 +164,10 @@ function Line({
         type="button"
         className="log-forget"
         aria-label={`Take out ${entryKindWords[entry.kind].toLowerCase()} of ${entry.at.slice(0, 10)}`}
-        onClick={onForget}
+        onClick={() => onForget(entry)}
       >
         ✕
       </button>
     </li>
   );
-}
+});

@@ -1,24 +1,28 @@
-import { amount, logEntrySchema, odometerOf, upkeepOf } from '@sprocket/core';
-import { useEffect, useMemo, useState } from 'react';
+import { amount, logEntrySchema, odometerOf } from '@sprocket/core';
+import { lazy, memo, Suspense, useCallback, useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { useLocation } from 'react-router';
 import { buildActions } from '../../app/buildSlice.ts';
 import { useApp, useBuild, useSend } from '../../app/store.ts';
 import { uiActions, type LogbookView } from '../../app/uiSlice.ts';
-import { usePlanContext } from '../../sheet/PlanProvider.tsx';
 import { StageHead } from '../../sheet/StageHead.tsx';
-import { useLogNow } from '../../sheet/useLogNow.ts';
+import { useUpkeep } from '../../sheet/useUpkeep.ts';
 import { Show } from '../../ui/Show.tsx';
 import { thisMinute } from '../../ui/today.ts';
 import { LogBoard } from './LogBoard.tsx';
 import { LogView } from './LogView.tsx';
 import { PapersView } from './PapersView.tsx';
 import { ReviewView } from './ReviewView.tsx';
-import { RidesView } from './RidesView.tsx';
 import { StandUpkeep } from './StandUpkeep.tsx';
 import { TodayView } from './TodayView.tsx';
 import { UpkeepView } from './UpkeepView.tsx';
 import { useLogTuning } from './useLogTuning.ts';
 import './logbook.css';
+
+/** With its charts: loaded when it is first asked for. */
+const RidesView = lazy(async () => ({ default: (await import('./RidesView.tsx')).RidesView }));
+
+/** Drawn again after the list: a line that is kept stands there first. */
+const Board = memo(LogBoard);
 
 const viewWords: Record<LogbookView, string> = {
   log: 'Log',
@@ -32,16 +36,23 @@ const viewWords: Record<LogbookView, string> = {
 /** The vehicle in use: what it did, what it will do today, what it wants looked after, and what it taught. */
 export function LogbookStage() {
   const build = useBuild();
-  const context = usePlanContext();
   const send = useSend();
   const { hash, key } = useLocation();
   const view = useApp((state) => state.ui.logbookView);
   const [standing, setStanding] = useState(false);
   const [lit, setLit] = useState<string | null>(null);
-  const now = useLogNow(build.log.entries);
+  const { upkeep, now } = useUpkeep();
   const tuning = useLogTuning();
-  const upkeep = useMemo(() => upkeepOf(context, build, now), [context, build, now]);
-  const odometer = useMemo(() => odometerOf(build.log, now), [build.log, now]);
+  const drawnEntries = useDeferredValue(build.log.entries);
+  const drawnUpkeep = useDeferredValue(upkeep);
+  const show = useCallback(
+    (id: string): void => {
+      setLit(id);
+      send(uiActions.logbookViewed('upkeep'));
+    },
+    [send],
+  );
+  const odometer = useMemo(() => odometerOf({ entries: drawnEntries }, now), [drawnEntries, now]);
   const seen = useMemo(() => new Map((tuning.told?.rides ?? []).map((r) => [r.id, r])), [tuning.told]);
   const task = hash.startsWith('#upkeep-') ? decodeURIComponent(hash.slice('#upkeep-'.length)) : null;
   useEffect(() => {
@@ -84,15 +95,7 @@ export function LogbookStage() {
       </StageHead>
       {view !== 'log' && view !== 'upkeep' ? null : (
         <div className={`board-${view}`}>
-          <LogBoard
-            entries={build.log.entries}
-            upkeep={upkeep}
-            lit={lit}
-            onTask={(id) => {
-              setLit(id);
-              send(uiActions.logbookViewed('upkeep'));
-            }}
-          />
+          <Board entries={drawnEntries} upkeep={drawnUpkeep} lit={lit} onTask={show} />
         </div>
       )}
       <div className="walk" role="group" aria-label="Parts of the logbook">
@@ -109,7 +112,11 @@ export function LogbookStage() {
         ))}
       </div>
       {view === 'log' ? <LogView seen={seen} /> : null}
-      {view === 'rides' ? <RidesView tuning={tuning} /> : null}
+      {view === 'rides' ? (
+        <Suspense fallback={<p className="wait">Fetching the rides…</p>}>
+          <RidesView tuning={tuning} />
+        </Suspense>
+      ) : null}
       {view === 'today' ? <TodayView /> : null}
       {view === 'upkeep' ? (
         <UpkeepView upkeep={upkeep} now={now} lit={lit} onDone={done} onStand={() => setStanding(true)} />
