@@ -15,6 +15,7 @@ import {
   waitForText,
   type App,
 } from './support/app.ts';
+import { getRaw } from './support/store.ts';
 
 const line = (app: App, pattern: RegExp): Promise<string> => waitForText(app.page, '.decides', pattern);
 const standTitle = (app: App): Promise<string> => textOf(app.page, '.stand h2');
@@ -162,6 +163,16 @@ describe('proving', () => {
     await waitForText(app.page, 'main', /Wet-weather pads/);
     await visit(app, '/build/demo-gravel/faults');
     await press(app.page, 'It cured it');
+    // What was found and cured is written into the logbook by itself.
+    let written: unknown[] = [];
+    for (let n = 0; n < 40 && written.length === 0; n++) {
+      await new Promise((done) => setTimeout(done, 100));
+      const [build] = (await getRaw(app, 'builds')).filter((b) => b.id === 'demo-gravel') as {
+        log?: { entries: { kind: string; search?: string }[] };
+      }[];
+      written = build?.log?.entries.filter((e) => e.kind === 'fault' && typeof e.search === 'string') ?? [];
+    }
+    expect(written.length).to.equal(1);
     await app.page.waitForSelector('.symptom-picker');
     await waitForText(app.page, '.build-card', /saved/);
     await visit(app, '/build/demo-gravel/proving#test-hill-hold');

@@ -68,13 +68,7 @@ function write(file: string, now: string): void {
   const plan = wholePlan(build, planChosen(context), judgeCandidates(context));
   const doc = args.includes('--handover')
     ? handoverDoc(context, plan, build)
-    : reportDoc(
-        context,
-        plan,
-        build,
-        now,
-        photos.map((p) => ({ caption: `${p.item}, ${p.on}`, dataUrl: p.dataUrl })),
-      );
+    : reportDoc(context, plan, build, now, photos);
   process.stdout.write(docHtml(doc, units, fonts()));
 }
 

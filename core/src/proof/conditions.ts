@@ -1,7 +1,7 @@
 import type { Conditions } from '../build/proving.ts';
 import { CONDITION_ERROR, SPREAD, SURFACE_ROLLING } from '../constants.ts';
 import { cellVolts } from '../pack/battery.ts';
-import { ridesText, spreadInputs, toldFactors, toldInputs, type Draw, type RidesSpread } from '../ride/spread.ts';
+import { ridesText, spreadInputs, toldFactors, type toldInputs, type Draw, type RidesSpread } from '../ride/spread.ts';
 import type { RideSystem } from '../ride/system.ts';
 import { systemOf } from '../vehicle/system.ts';
 import type { PlanContext } from '../vehicle/context.ts';

@@ -9,6 +9,7 @@ const keys: [string, string][] = [
   ['R', 'the ride sheet'],
   ['F', 'the fault finder'],
   ['L', 'the live ride'],
+  ['N', 'a new line for the log'],
   ['C', 'compare with another donor'],
   ['U', 'metric or imperial'],
   ['E', 'explain the figure in focus'],

@@ -22,6 +22,7 @@ export function useSheetKeys(): void {
     ['R', () => void navigate(`/build/${buildId}/ride`)],
     ['F', () => void navigate(`/build/${buildId}/faults`)],
     ['L', () => void navigate(`/build/${buildId}/live`)],
+    ['N', () => void navigate(`/build/${buildId}/logbook#door`)],
     ['C', () => void navigate(`/build/${buildId}/compare`)],
     ['U', () => send(uiActions.unitsTurned())],
     ['E', () => (document.activeElement?.closest('[data-figure], .finding-open') as HTMLElement | null)?.click()],

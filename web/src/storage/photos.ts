@@ -44,10 +44,7 @@ export async function putPhotos(buildId: string, photos: readonly Omit<BuildPhot
   );
 }
 
-/** A build’s photos with what each shows, in order of their days, for a paper. */
-export async function photosAsData(buildId: string): Promise<{ caption: string; dataUrl: string }[]> {
-  const kept = await db.photos.where({ buildId }).toArray();
-  return kept
-    .sort((a, b) => a.on.localeCompare(b.on))
-    .map(({ item, on, dataUrl }) => ({ caption: `${item.replace(/^step:/, '')}, ${on}`, dataUrl }));
+/** A build’s photos in order of their days, for a paper. */
+export async function photosInOrder(buildId: string): Promise<BuildPhoto[]> {
+  return (await db.photos.where({ buildId }).toArray()).sort((a, b) => a.on.localeCompare(b.on));
 }

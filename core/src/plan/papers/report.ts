@@ -1,10 +1,11 @@
 import type { Build } from '../../build/build.ts';
 import { purposeWords, surfaceWords } from '../../build/brief.ts';
 import { stageIds, type StageId } from '../../build/stage.ts';
+import { surveyItems } from '../../donor/survey.ts';
 import { vehicleKindWords } from '../../donor/kinds.ts';
 import type { Doc, DocBlock } from '../../formats/doc.ts';
 import { logBlocks } from './logBlocks.ts';
-import { amount, phrase, type Phrase } from '../../quantity/format.ts';
+import { amount, phrase, phraseText, type Phrase } from '../../quantity/format.ts';
 import { routeLength } from '../../ride/route.ts';
 import type { PlanContext } from '../../vehicle/context.ts';
 import { verdictWords } from '../../verdict.ts';
@@ -13,10 +14,24 @@ import { proofSheet } from '../../proof/protocol.ts';
 import { vehicleSvg } from './vehicleSvg.ts';
 import { whatItDoes } from './handover.ts';
 
-/** A photo with what it shows, for the paper. */
+/** A photo as a build keeps it: what it shows by its id, its day, the picture. */
 export interface PaperPhoto {
-  caption: string;
+  item: string;
+  on: string;
   dataUrl: string;
+}
+
+/** What a photo shows, in words: a thing of the survey, a step of the bench, a test. */
+function captionOf(plan: BuildPlan, tests: readonly { id: string; title: string }[], { item, on }: PaperPhoto): string {
+  const [kind = '', id = ''] = item.split(/:(.*)/);
+  const step = plan.bench.steps.find((s) => s.id === id);
+  const said =
+    kind === 'step'
+      ? step && phraseText(step.title, 'metric')
+      : kind === 'test'
+        ? tests.find((t) => t.id === id)?.title
+        : surveyItems.find((i) => i.id === item)?.label;
+  return `${said ?? item}, ${on}`;
 }
 
 const words = (text: string): Phrase => [text];
@@ -234,7 +249,10 @@ export function reportDoc(
     ...(photos.length > 0
       ? [
           { kind: 'heading' as const, text: 'Photos' },
-          { kind: 'photos' as const, photos },
+          {
+            kind: 'photos' as const,
+            photos: photos.map((p) => ({ caption: captionOf(plan, proof?.tests ?? [], p), dataUrl: p.dataUrl })),
+          },
         ]
       : []),
   ];

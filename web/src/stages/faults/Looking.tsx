@@ -2,7 +2,9 @@ import { Button } from '@mantine/core';
 import {
   allowedNow,
   causesNow,
+  faultOf,
   faultTestOf,
+  logEntrySchema,
   faultWords,
   lentThings,
   partById,
@@ -30,6 +32,9 @@ import { Causes } from './Causes.tsx';
 import { Question } from './Question.tsx';
 import { askedTools, useTools } from './useTools.ts';
 import { weightWords } from './words.ts';
+
+/** Faults of the donor’s own parts teach nothing of a kit. */
+const ofDonor: ReadonlySet<string> = new Set(['wheel', 'brakes', 'drivetrain']);
 
 /** A search going on: one question at a time, causes that shrink, answers that can be taken back, and the repair. */
 export function Looking({ search: kept, proof }: { search: FaultSearch; proof: Proof }) {
@@ -221,6 +226,26 @@ function Cure({
         value: { ...kept, ended: { at: thisMinute(), fault: cause, repair: repairId, cured } },
       }),
     );
+    if (!cured) return;
+    // What was found and cured stands in the logbook, and teaches where its part is chosen next.
+    const area = faultOf(cause)?.area;
+    const { kitId, packId } = build.choice;
+    const part =
+      area === undefined || ofDonor.has(area) ? null : area === 'pack' || area === 'charger' ? packId : kitId;
+    const entry = logEntrySchema.parse({
+      kind: 'fault',
+      id: `search-${kept.id}`.slice(0, 80),
+      at: thisMinute(),
+      by: build.built.builder,
+      what: symptoms.find((s) => s.id === kept.symptom)?.words ?? kept.symptom,
+      place: draft?.place ?? repair.place,
+      part,
+      fault: faultOf(cause) ? cause : null,
+      cause: faultWords(cause),
+      cure: repair.words,
+      search: kept.id,
+    });
+    send(buildActions.entriesKept({ field: `log.entries.${entry.id}`, value: [entry] }));
   };
   const again = proof.sheet?.tests.find((t) => t.id === kept.from);
   return (

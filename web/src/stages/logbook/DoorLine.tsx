@@ -1,6 +1,7 @@
 import { Button, TextInput } from '@mantine/core';
 import { entryKinds, entryKindWords, readLine, type EntryKind, type LogEntry } from '@sprocket/core';
-import { useMemo, useRef, useState, type FormEvent } from 'react';
+import { useEffect, useMemo, useRef, useState, type FormEvent } from 'react';
+import { useLocation } from 'react-router';
 import { Say } from '../../ui/Show.tsx';
 import { thisMinute } from '../../ui/today.ts';
 import { entryWords } from './words.ts';
@@ -29,6 +30,11 @@ export function DoorLine({ onKeep, onForm, ownRoad }: DoorLineProps) {
   const [text, setText] = useState('');
   const [id, setId] = useState(() => crypto.randomUUID());
   const field = useRef<HTMLInputElement>(null);
+  const { hash, key } = useLocation();
+  // The key for a new line leads here, ready to type.
+  useEffect(() => {
+    if (hash === '#door') field.current?.focus();
+  }, [hash, key]);
   const read = useMemo(() => readLine(text, id, thisMinute()), [text, id]);
   const keep = (event: FormEvent): void => {
     event.preventDefault();

@@ -59,7 +59,7 @@ export function LogbookStage() {
     if (task !== null) {
       setLit(task);
       send(uiActions.logbookViewed('upkeep'));
-    } else if (hash.startsWith('#line-')) send(uiActions.logbookViewed('log'));
+    } else if (hash === '#door' || hash.startsWith('#line-')) send(uiActions.logbookViewed('log'));
     // The same address again is asked anew.
   }, [task, hash, key, send]);
   const done = (id: string): void => {

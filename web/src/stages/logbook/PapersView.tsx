@@ -5,7 +5,7 @@ import { buildActions } from '../../app/buildSlice.ts';
 import { useBuild, useSend, useUnits } from '../../app/store.ts';
 import { Paper } from '../../sheet/Paper.tsx';
 import { usePlan, usePlanContext } from '../../sheet/PlanProvider.tsx';
-import { photosAsData } from '../../storage/photos.ts';
+import { photosInOrder } from '../../storage/photos.ts';
 import { downloadText } from '../../ui/download.ts';
 import { paperFonts } from '../../ui/paperFonts.ts';
 
@@ -33,7 +33,7 @@ export function PapersView({ now }: { now: string }) {
   const name = `${build.name.replace(/[^\p{L}\p{N}]+/gu, '-').toLowerCase()}-${which}`;
   const pick = async (next: Which): Promise<void> => {
     setWhich(next);
-    if (next === 'report') setPhotos(await photosAsData(build.id));
+    if (next === 'report') setPhotos(await photosInOrder(build.id));
   };
   return (
     <div className="papers-view">
