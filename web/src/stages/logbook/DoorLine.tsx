@@ -7,7 +7,8 @@ import { thisMinute } from '../../ui/today.ts';
 import { entryWords } from './words.ts';
 
 interface DoorLineProps {
-  onKeep: (entry: LogEntry) => void;
+  /** False: it could not be taken, and what was typed stays. */
+  onKeep: (entry: LogEntry) => boolean;
   /** A form of a kind is asked for instead. */
   onForm: (kind: EntryKind) => void;
   ownRoad: string | null;
@@ -39,7 +40,7 @@ export function DoorLine({ onKeep, onForm, ownRoad }: DoorLineProps) {
   const keep = (event: FormEvent): void => {
     event.preventDefault();
     if (!read.ok) return;
-    onKeep(read.entry);
+    if (!onKeep(read.entry)) return;
     setText('');
     setId(crypto.randomUUID());
     field.current?.focus();

@@ -22,8 +22,12 @@ import { thisMinute } from '../../ui/today.ts';
 
 interface ImportCardProps {
   build: Build;
-  onKeep: (entries: readonly LogEntry[], mapping: Mapping | null) => void;
+  /** False: there is no room for them. */
+  onKeep: (entries: readonly LogEntry[], mapping: Mapping | null) => boolean;
 }
+
+/** Largest file that is read at all, bytes. */
+const LARGEST = 60_000_000;
 
 /** Two lines of the same moment and amount are one: a table is often brought in again with a few rows more. */
 const sameLine = (e: LogEntry): string =>
@@ -49,6 +53,13 @@ export function ImportCard({ build, onKeep }: ImportCardProps) {
     setTable(null);
     setBusy(true);
     try {
+      if (file.size > LARGEST) {
+        setFaults({
+          file: file.name,
+          problems: [{ path: '(file)', message: `larger than ${LARGEST / 1_000_000} MB` }],
+        });
+        return;
+      }
       const text = await file.text();
       if (/\.gpx$/i.test(file.name) || text.trimStart().startsWith('<')) {
         const zone = -new Date().getTimezoneOffset();
@@ -57,8 +68,8 @@ export function ImportCard({ build, onKeep }: ImportCardProps) {
         );
         if (!read.ok) setFaults({ file: file.name, problems: read.problems });
         else {
-          onKeep([read.value.ride], null);
-          setSaid([`${file.name}: one ride kept.`, ...read.value.notes, 'Add its energy to let it tell.'].join(' '));
+          if (onKeep([read.value.ride], null))
+            setSaid([`${file.name}: one ride kept.`, ...read.value.notes, 'Add its energy to let it tell.'].join(' '));
         }
         return;
       }
@@ -76,8 +87,7 @@ export function ImportCard({ build, onKeep }: ImportCardProps) {
       if (ride.ok) {
         const entry = rideFromSamples(ride.samples, crypto.randomUUID(), thisMinute(), file.name.replace(/\.\w+$/, ''));
         if (entry) {
-          onKeep([entry], null);
-          setSaid(`${file.name}: one ride of ${ride.samples.length} readings kept.`);
+          if (onKeep([entry], null)) setSaid(`${file.name}: one ride of ${ride.samples.length} readings kept.`);
           return;
         }
       }
@@ -102,7 +112,7 @@ export function ImportCard({ build, onKeep }: ImportCardProps) {
     const here = new Set(build.log.entries.map(sameLine));
     const fresh = read.entries.filter((e) => !here.has(sameLine(e)));
     const known = read.entries.length - fresh.length;
-    onKeep(fresh, table.mapping);
+    if (!onKeep(fresh, table.mapping)) return;
     setSaid(
       `${table.file}: ${fresh.length} ${read.kind === 'ride' ? 'rides' : 'charges'} kept${known > 0 ? `, ${known} were here already` : ''}.`,
     );

@@ -1,6 +1,14 @@
 import { Button, TextInput } from '@mantine/core';
 import { notifications } from '@mantine/notifications';
-import { amount, entryKinds, entryKindWords, type EntryKind, type LogEntry, type RideSeen } from '@sprocket/core';
+import {
+  amount,
+  entryKinds,
+  entryKindWords,
+  MOST_ENTRIES,
+  type EntryKind,
+  type LogEntry,
+  type RideSeen,
+} from '@sprocket/core';
 import { memo, useCallback, useMemo, useState } from 'react';
 import { buildActions } from '../../app/buildSlice.ts';
 import { undo, useBuild, useSend } from '../../app/store.ts';
@@ -24,8 +32,18 @@ export function LogView({ seen }: { seen: ReadonlyMap<string, RideSeen> }) {
   const [shown, setShown] = useState(AT_ONCE);
   const [form, setForm] = useState<{ entry: LogEntry | null; kind: EntryKind } | null>(null);
   const { entries } = build.log;
-  const keep = (list: readonly LogEntry[]): void => {
+  const keep = (list: readonly LogEntry[]): boolean => {
+    const here = new Set(entries.map((e) => e.id));
+    if (entries.length + list.filter((e) => !here.has(e.id)).length > MOST_ENTRIES) {
+      notifications.show({
+        color: 'red',
+        autoClose: false,
+        message: `A log holds ${MOST_ENTRIES} lines: nothing was added. Take old ones out, or begin a copy of the build.`,
+      });
+      return false;
+    }
     send(buildActions.entriesKept({ field: `log.entries.${list[0]?.id ?? ''}`, value: list }));
+    return true;
   };
   const open = useCallback((entry: LogEntry): void => {
     setForm({ entry, kind: entry.kind });
@@ -71,8 +89,7 @@ export function LogView({ seen }: { seen: ReadonlyMap<string, RideSeen> }) {
           build={build}
           shelf={shelf}
           onKeep={(entry) => {
-            keep([entry]);
-            setForm(null);
+            if (keep([entry])) setForm(null);
           }}
           onLeave={() => setForm(null)}
         />
@@ -127,8 +144,9 @@ export function LogView({ seen }: { seen: ReadonlyMap<string, RideSeen> }) {
       <ImportCard
         build={build}
         onKeep={(list, mapping) => {
-          if (list.length > 0) keep(list);
+          if (list.length > 0 && !keep(list)) return false;
           if (mapping) send(buildActions.mappingKept({ field: 'log.mappings', value: mapping }));
+          return true;
         }}
       />
     </div>

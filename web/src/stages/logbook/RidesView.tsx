@@ -25,6 +25,15 @@ export function RidesView({ tuning }: { tuning: ReturnType<typeof useLogTuning> 
         </p>
       </section>
     );
+  if (build.choice.kitId === null || build.choice.packId === null)
+    return (
+      <section className="card">
+        <h2>What the rides told</h2>
+        <p>
+          Choose the kit and the battery they were ridden with: a ride is held against the vehicle it was ridden on.
+        </p>
+      </section>
+    );
   const byId = new Map(rides.map((r) => [r.id, r]));
   const rows = (told?.rides ?? []).flatMap((seen) => {
     const logged = byId.get(seen.id);

@@ -28,6 +28,7 @@ export function useLogTuning(): {
   const [turn, setTurn] = useState(0);
   const { tuned, log, brief, donor, choice, ownParts, wiring, weights, fixes, built, arrivals } = build;
   // What the rides told is written into the build by this itself: it asks nothing anew.
+  const { entries } = log;
   const { massKg, rolledM, dragArea, rolling, byRides } = tuned;
   const asked = useRef(build);
   useEffect(() => {
@@ -36,9 +37,10 @@ export function useLogTuning(): {
   useEffect(() => {
     let wanted = true;
     setStopped(false);
-    const rides = entriesOf(log, 'ride').length;
+    const rides = entriesOf({ entries }, 'ride').length;
+    const whole = choice.kitId !== null && choice.packId !== null;
     const timer = setTimeout(() => {
-      if (rides === 0) {
+      if (rides === 0 || !whole) {
         setTold(null);
         setProgress(null);
         if (asked.current.tuned.rides !== null) send(buildActions.riddenTo({ field: 'tuned.rides', value: null }));
@@ -75,8 +77,7 @@ export function useLogTuning(): {
       clearTimeout(timer);
     };
   }, [
-    log.entries,
-    log,
+    entries,
     brief,
     donor,
     choice,
