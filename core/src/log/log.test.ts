@@ -125,6 +125,14 @@ describe('upkeep', () => {
     expect(ids('box')).to.include('spokes-plain').and.not.include('spokes');
     expect(ids('mixte')).to.include('spokes').and.not.include('spokes-plain');
     expect(ids('lockkeeper')).to.include('hub-gear').and.not.include('gears');
+    expect(ids('mixte')).to.include('cutoffs');
+    const mixte = demoBuild('mixte');
+    const none = { ...mixte.wiring.levers.left, by: 'none' as const };
+    const without = {
+      ...mixte,
+      wiring: { ...mixte.wiring, levers: { ...mixte.wiring.levers, left: none, right: none } },
+    };
+    expect(upkeepOf(planContext(without, starterShelf), without, NOW).map((u) => u.task.id)).not.to.include('cutoffs');
     expect(new Set(upkeepTasks.map((t) => t.id)).size).to.equal(upkeepTasks.length);
     const steps = new Set(stepLibrary.map((s) => s.id));
     for (const { id, step } of upkeepTasks) expect(steps.has(step), `${id}: ${step}`).to.equal(true);

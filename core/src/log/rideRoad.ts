@@ -110,7 +110,7 @@ function segmentsOf(
 export interface RideRoad {
   ride: TuneRide;
   from: RoadFrom;
-  /** One standard deviation of its energy by wind, stops and load that nobody read, a share. */
+  /** One standard deviation of its energy by wind and load as far as they were read, a share. */
   daySd: number;
   /** The road with a wind of so much more, for what would explain it. */
   windier: (byMs: number) => TuneRide;
@@ -133,9 +133,9 @@ export function rideRoadOf(build: Build, nominal: RideSystem, ride: LoggedRide):
     headwindMs: ride.headwindMs ?? nominal.air.headwindMs,
   };
   const loadKg = ride.massKg === null ? (ride.loadKg ?? 0) : ride.massKg - nominal.vehicle.massKg;
-  const at = (targetMs: number, byMs = 0, stops = ride.stops): { from: RoadFrom; ride: TuneRide } => {
+  const at = (targetMs: number, byMs = 0): { from: RoadFrom; ride: TuneRide } => {
     const wind = byMs === 0 ? ride.headwindMs : (ride.headwindMs ?? brief.headwindMs) + byMs;
-    const { from, segments } = segmentsOf(build, { ...ride, stops }, targetMs, wind);
+    const { from, segments } = segmentsOf(build, ride, targetMs, wind);
     return {
       from,
       ride: { road: cutRoute(segments, air.headwindMs), air, loadKg, startCharge: ride.startCharge ?? 1 },

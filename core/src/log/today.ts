@@ -112,6 +112,9 @@ export function todayOn(context: PlanContext, day: Day, draws: number): TodayFor
   };
 }
 
+/** Cells side by side that outlast any road. */
+const ENDLESS = 1000;
+
 /**
  * How far out the energy of there and of back still fits in what 95 rides in 100 have: the middle ride’s use along the
  * road, out and home from each place, against the charge with the spread of the way it lasts.
@@ -128,12 +131,14 @@ function turnBack(
   const share = middle > 0 ? percentile(ascending, 1 - SURE_HOME) / middle : 0;
   const out = emptyTrace();
   const brief = { ...job.brief, thereAndBack: true };
-  simulate(job.system, cutRoute(routeSegments(job.route, brief), 0), {
-    repeat: false,
-    fine: true,
-    trace: out,
-    startCharge: 1,
-  });
+  const road = cutRoute(routeSegments(job.route, brief), 0);
+  const { pack } = job.system;
+  // What the whole road takes, also where the battery ends before home: the same resistance, and charge enough for any road.
+  const endless = {
+    ...job.system,
+    pack: { ...pack, parallel: pack.parallel * ENDLESS, cellOhm: pack.cellOhm * ENDLESS },
+  };
+  simulate(endless, road, { repeat: false, fine: true, trace: out });
   const total = out.distanceM.at(-1) ?? 0;
   const used: number[] = [];
   let sum = 0;
@@ -154,15 +159,13 @@ function turnBack(
     }
     return used[low] ?? 0;
   };
-  const whole = simulate(job.system, cutRoute(routeSegments(job.route, brief), 0), {
+  const whole = simulate(job.system, road, {
     repeat: true,
     fine: true,
     startCharge: charge,
   });
   const has = whole.energyWh * share;
-  const home = 2 * oneWayM;
-  const needs = (m: number): number => usedBy(m) + (usedBy(Math.min(total, home)) - usedBy(Math.min(total, home - m)));
-  if (total < home - 20 && needs(oneWayM) <= has) return oneWayM;
+  const needs = (m: number): number => usedBy(m) + usedBy(total) - usedBy(total - m);
   let [low, high] = [0, oneWayM];
   for (let i = 0; i < 40; i++) {
     const mid = (low + high) / 2;

@@ -52,6 +52,8 @@ export interface RideTold {
   /** Of that forecast and the reading together, and of the forecast alone, in the logarithm. */
   sd: number;
   modelSd: number;
+  /** The forecast with one reading in ten on each side, Wh. */
+  bandWh: { low: number; high: number };
   /** How many of them the ride lies above it. */
   z: number;
   /** The same, foretold from all other rides that were kept. */
@@ -67,7 +69,7 @@ export interface Tuning {
 }
 
 /** A ride is odd beyond so many standard deviations. Source: models, §15. */
-export const ODD_BEYOND = 3;
+const ODD_BEYOND = 3;
 /** Derivatives are taken over this, in the logarithm. Source: models, §15. */
 const STEP = 0.01;
 /** A ride's own derivatives are taken anew once the unknowns have moved so far from where they were. Source: project. */
@@ -82,7 +84,7 @@ const ROUGH = 0.8;
 /** Least energy a forecast is taken as, Wh: a road that only falls takes next to nothing. */
 const LEAST_WH = 0.05;
 /** Draws of a forecast's band. Source: project: percentiles within a hundredth of the spread. */
-export const FORECAST_DRAWS = 192;
+const FORECAST_DRAWS = 192;
 
 /** Energy of a ride with the unknowns at these logarithms, Wh. */
 export function energyOf(job: Pick<TuneJob, 'system' | 'fine'>, ride: TuneRide, at: readonly number[]): number {
@@ -207,8 +209,8 @@ function rowOf(local: Local, ride: TuneSeen, at: readonly number[]): Row {
 }
 
 /**
- * The peak of what prior and some of the rides say together, and its width: Gauss and Newton on the logarithms, each
- * step damped until it lowers the sum of squares of the linear rides about it.
+ * The peak of what prior and some of the rides say together, and its width: Gauss and Newton on the logarithms, no
+ * step longer than a quarter, and half of each once they go to and fro.
  */
 function* peak(job: TuneJob, seen: Seen, which: readonly number[], from: Belief): Steps<Belief> {
   let { at, cov } = from;
@@ -304,6 +306,7 @@ export function* tuneInSteps(job: TuneJob): Steps<Tuning> {
       forecastWh: Math.exp(log),
       sd,
       modelSd,
+      bandWh: { low: Math.exp(log - NORMAL_90 * sd), high: Math.exp(log + NORMAL_90 * sd) },
       z: (Math.log(ride.energyWh) - log) / sd,
       zOthers: 0,
       odd: false,
@@ -340,9 +343,3 @@ export function foretell(
   };
   return { p10: at(0.1), p50: at(0.5), p90: at(0.9) };
 }
-
-/** Half an 80 % band of an unknown, as a share of it. */
-export const halfOf = (belief: Belief, unknown: Unknown): number => {
-  const i = unknowns.indexOf(unknown);
-  return NORMAL_90 * Math.sqrt((belief.cov[i] as number[])[i] as number);
-};

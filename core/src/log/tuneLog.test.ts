@@ -238,6 +238,22 @@ describe('today', () => {
     expect(lower?.turnBackM ?? 0).to.be.lessThan(low?.turnBackM ?? 0);
   });
 
+  it('a road longer than the battery is turned on well before its far end, by what the way home takes', () => {
+    const box = demoBuild('box');
+    const { route } = box.brief;
+    if (!route) throw new Error();
+    // Level, four times as far as it goes: half of what is sure lies out.
+    const points = [0, 20_000, 40_000].map((distanceM) => ({ distanceM, elevationM: 0 }));
+    const far = planContext(
+      { ...box, brief: { ...box.brief, headwindMs: 0, windFrom: null, route: { ...route, points, stretches: [] } } },
+      starterShelf,
+    );
+    const told = todayOn(far, day, 60);
+    expect(told?.chance).to.equal(0);
+    expect(told?.rangeM.p90).to.be.lessThan(40_000);
+    expect(told?.turnBackM ?? 0).to.be.within((told?.rangeM.p10 ?? 0) * 0.42, (told?.rangeM.p10 ?? 0) * 0.52);
+  });
+
   it('load, cold and wind take from it; the same day gives the same answer', () => {
     const left = (more: Partial<Day>): number => todayOn(context, { ...day, ...more }, 30)?.rangeM.p50 ?? 0;
     for (const worse of [{ loadKg: 40 }, { temperatureC: -10 }, { windMs: 8 }])

@@ -6,6 +6,7 @@ import { dateAfter, daysBetween } from '../quantity/dates.ts';
 import { amount, phrase, type Phrase } from '../quantity/format.ts';
 import type { PlanContext } from '../vehicle/context.ts';
 import { chosenControls } from '../wiring/asWired.ts';
+import { leverSheets } from '../wiring/levers.ts';
 import { odometerOf, type Odometer } from './odometer.ts';
 import { upkeepTasks, type UpkeepFacts, type UpkeepTask } from './upkeepTasks.ts';
 
@@ -60,6 +61,7 @@ export function upkeepFacts(context: PlanContext): UpkeepFacts {
     rim: kinds.includes('rim'),
     hydraulic: kinds.includes('discHydraulic'),
     lamps: controls.has('frontLamp') || controls.has('rearLamp'),
+    cutoffs: kit !== null && leverSheets(build, kit, context.shelf).some((l) => l.by !== 'none'),
     pack: pack !== null,
     lead: pack?.chemistry === 'lead',
     trailer: build.brief.trailer !== null,

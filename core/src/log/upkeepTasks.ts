@@ -11,6 +11,8 @@ export interface UpkeepFacts {
   rim: boolean;
   hydraulic: boolean;
   lamps: boolean;
+  /** A lever that cuts the motor. */
+  cutoffs: boolean;
   pack: boolean;
   lead: boolean;
   trailer: boolean;
@@ -213,7 +215,7 @@ export const upkeepTasks: readonly UpkeepTask[] = [
     place: () => 'levers',
     minutes: 4,
     step: 'cutoffs-try',
-    when: (f) => f.hub || f.mid,
+    when: (f) => f.cutoffs,
     everyKm: () => 500,
     after: 'change',
     safety: true,

@@ -14,7 +14,6 @@ interface Row {
   why: string;
 }
 
-const NORMAL_90 = 1.2816;
 const MOST = 60;
 
 /** Rides as rows of the chart: what was foretold of each before it was used, with one in ten to either side, and what it took. */
@@ -26,9 +25,7 @@ export function chartRows(rides: readonly { logged: LoggedRide; seen: RideSeen }
     return {
       n: i + 1,
       day: logged.at.slice(5, 10),
-      band: told
-        ? [of(told.forecastWh * Math.exp(-NORMAL_90 * told.sd)), of(told.forecastWh * Math.exp(NORMAL_90 * told.sd))]
-        : null,
+      band: told ? [of(told.bandWh.low), of(told.bandWh.high)] : null,
       told: told ? of(told.forecastWh) : null,
       fact: told?.odd ? null : fact,
       odd: told?.odd ? fact : null,

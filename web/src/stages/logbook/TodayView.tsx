@@ -44,7 +44,8 @@ export function TodayView() {
     looked: false,
   });
   const [said, setSaid] = useState('');
-  const set = (change: Partial<Day>): void => setDay((d) => ({ ...d, looked: true, ...change }));
+  const set = (change: Partial<Day>): void =>
+    setDay((d) => ({ ...d, looked: d.looked || 'temperatureC' in change || 'windMs' in change, ...change }));
   const planned = context.build;
   const answer = useWorkerAnswer((worker) => worker.todayOn(planned, own, day, DRAWS), [planned, own, day], 180);
   const [kept, setKept] = useState<TodayForecast | null>(null);
