@@ -181,7 +181,7 @@ export function TodayView() {
           <p className="quiet">
             {kept.rides > 0 ? `From ${kept.rides} rides of this log` : 'From the plan alone: no ride has told yet'},{' '}
             {kept.draws} rides drawn
-            {day.looked ? ', wind and air as looked at' : ', wind and air as in the brief'}. Legs home are always the
+            {day.looked ? ', wind and air as given above' : ', wind and air as in the brief'}. Legs home are always the
             reserve.
           </p>
         </div>
