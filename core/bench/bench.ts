@@ -20,6 +20,14 @@ import {
   type RouteSegment,
 } from '@sprocket/core';
 
+import { placeController } from '../src/layout/controller.ts';
+import { frameRoom } from '../src/layout/frameRoom.ts';
+import { chosenPlacement } from '../src/layout/packPlacement.ts';
+import { packShape } from '../src/layout/packShape.ts';
+import type { Pack } from '../src/parts/pack.ts';
+import { referencePack } from '../src/plan/candidates.ts';
+import type { PlanContext } from '../src/vehicle/context.ts';
+import { wiredOf } from '../src/wiring/wiring.ts';
 import { benchOrder } from '../src/work/steps/order.ts';
 import { doingsOf, stepsOf } from '../src/work/steps/steps.ts';
 
@@ -45,6 +53,12 @@ function medianWith<T>(make: () => T, call: (given: T) => void, runs = 40): numb
 
 function median(call: () => void, runs = 40): number {
   return medianWith(() => undefined, call, runs);
+}
+
+/** A pack as it lies, for what is placed beside it. */
+function laidAs(context: PlanContext, pack: Pack): Parameters<typeof placeController>[2] {
+  const { lies } = chosenPlacement(context, pack);
+  return lies ? { shape: packShape(pack), lies } : null;
 }
 
 /** A value frozen through and through. */
@@ -109,6 +123,25 @@ for (const name of ['demo-mixte', 'demo-trike', 'demo-box', 'demo-lockkeeper', '
   say(
     '  every candidate judged',
     `${medianWith(fresh, (build) => judgeCandidates(planContext(build, starterShelf)), 15).toFixed(1)} ms`,
+  );
+  // What leads, cables and fuse of all of them are of that: packs are already laid, the drawing is new.
+  const laid = (): PlanContext[] => {
+    const whole = planContext(fresh(), starterShelf);
+    return starterShelf.kit.map((kit) => {
+      const one = whole.with(kit, referencePack(whole, kit));
+      if (one.pack) placeController(frameRoom(one.build, one.geometry, kit).room, kit, laidAs(one, one.pack));
+      return one;
+    });
+  };
+  say(
+    '    of that, every kit’s leads, cable and fuse',
+    `${medianWith(
+      laid,
+      (all) => {
+        for (const one of all) void [wiredOf(one)?.leads, wiredOf(one)?.power, wiredOf(one)?.spark];
+      },
+      120,
+    ).toFixed(1)} ms`,
   );
   // As the worker keeps it: what was not edited is the object it was.
   const settled = frozen(structuredClone(read.value));

@@ -1,12 +1,15 @@
 import type { Kit } from '../parts/kit.ts';
 import type { PackPlace } from '../parts/pack.ts';
 import { boxShape, type LoadShape } from './packShape.ts';
-import { bodyOf, placementsOn, type Placement } from './place.ts';
+import { bodyOf, fixingsOn, goesOn, placementsOn, type Placement } from './place.ts';
 import type { Room } from './room.ts';
 import { piece } from './shapes.ts';
 
 /** Air a controller wants round it, m. Source: workshop practice, for boxes that shed 20 to 40 W. */
 export const CONTROLLER_AIR = 0.008;
+
+/** What a gap of nothing is told from, m. */
+const BARELY = 1e-6;
 
 /** Places a controller's box is put, best first: short leads and air before reach. */
 const PLACES: readonly PackPlace[] = [
@@ -85,14 +88,17 @@ function findController(
     : room;
   // The air it wants is taken as part of its case.
   const aired: LoadShape = { ...shape, body: shape.body.map((p) => piece(p.points, CONTROLLER_AIR)) };
-  let best: Placement | null = null;
-  for (const place of PLACES) {
-    const mount = taken.mounts.find((m) => m.place === place);
-    if (!mount) continue;
+  const mounts = PLACES.flatMap((place) => taken.mounts.find((m) => m.place === place) ?? []);
+  for (const mount of mounts) {
+    // Whether it goes at all is settled sooner than how well: most places are passed over by that.
+    if (!fixingsOn(mount, aired).some((by) => goesOn(taken, mount, aired, by, -BARELY))) continue;
     const p = placementsOn(taken, mount, aired)[0];
-    if (!p) continue;
-    if (p.clearanceM >= 0) return { shape, lies: p, airy: true };
-    if (!best || p.clearanceM > best.clearanceM) best = p;
+    if (p && p.clearanceM >= 0) return { shape, lies: p, airy: true };
+  }
+  let best: Placement | null = null;
+  for (const mount of mounts) {
+    const p = placementsOn(taken, mount, aired)[0];
+    if (p && (!best || p.clearanceM > best.clearanceM)) best = p;
   }
   return best ? { shape, lies: best, airy: false } : null;
 }

@@ -118,6 +118,28 @@ function isOff({ wiring, donor }: Build, id: string): boolean {
   );
 }
 
+/** A kit's own lead in the kit's own socket. */
+function asItComes(lead: Lead): WiredLead {
+  const plug = lead.ends.from;
+  return {
+    ...lead,
+    plug,
+    socket: plug ? mateOf(plug) : null,
+    joint: plug ? { is: 'mates' } : { is: 'unknown' },
+    part: null,
+    plugs: (lead.ends.from ? 1 : 0) + (lead.ends.to ? 1 : 0),
+  };
+}
+
+const kept = new WeakMap<readonly Lead[], readonly WiredLead[]>();
+
+/** A kit's leads as they come, the same whatever they are wired to: made once. */
+function comes(leads: readonly Lead[]): readonly WiredLead[] {
+  let made = kept.get(leads);
+  if (!made) kept.set(leads, (made = leads.map(asItComes)));
+  return made;
+}
+
 /** Every lead of a conversion as it will be wired, the kit's first, in the order its data has them. */
 export function wiredLeads(
   build: Build,
@@ -130,23 +152,21 @@ export function wiredLeads(
   const off = (id: string): boolean => isOff(build, id);
   const { adapter } = build.wiring.power;
   const had = adapter === null ? taken : [...taken, adapter];
-  const kits = (kit.wiring?.leads ?? []).map((lead): WiredLead => {
+  const kits = comes(kit.wiring?.leads ?? []).map((lead): WiredLead => {
     const part = own.get(lead.to);
-    const battery = lead.id === 'battery';
-    const plug = part ? part.plug : lead.ends.from;
-    // The kit's own lead goes into the kit's own socket; into the pack's, where it is the battery's.
-    const socket = battery ? (pack?.discharge?.plug ?? null) : lead.ends.from ? mateOf(lead.ends.from) : null;
-    const longer = battery ? (pack?.discharge?.leadM ?? 0) : 0;
+    // The battery's lead goes into the pack's socket, and is as much longer as the pack brings.
+    const pigtail = lead.id === 'battery' ? (pack?.discharge ?? null) : undefined;
+    if (!part && pigtail === undefined) return lead;
+    const plug = part ? part.plug : lead.plug;
+    const socket = pigtail === undefined ? lead.socket : (pigtail?.plug ?? null);
     return {
       ...lead,
-      lengthM: part ? part.tailM : lead.lengthM + longer,
-      ...(part ? { mm2: 0.2, amps: 1 } : {}),
-      what: part ? part.name : lead.what,
+      ...(part
+        ? { lengthM: part.tailM, mm2: 0.2, amps: 1, what: part.name, part: part.id }
+        : { lengthM: lead.lengthM === null ? null : lead.lengthM + (pigtail?.leadM ?? 0) }),
       plug,
       socket,
       joint: jointOf(plug, socket, shelf, had),
-      part: part?.id ?? null,
-      plugs: (lead.ends.from ? 1 : 0) + (lead.ends.to ? 1 : 0),
     };
   });
   const leads = kit.wiring ? kits : commonLeads(kit);

@@ -98,10 +98,10 @@ export function barItems(build: Build, kit: Kit | null, side: 'left' | 'right', 
     things.sort((a, b) => rank(a) - rank(b));
   }
   let fromM = 0;
-  return things.map((t) => {
+  return things.map(({ id, what, lengthM, fixed }) => {
     const at = fromM;
-    fromM += t.lengthM;
-    return { ...t, fromM: at };
+    fromM += lengthM;
+    return { id, what, fromM: at, lengthM, fixed };
   });
 }
 

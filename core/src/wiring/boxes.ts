@@ -1,5 +1,5 @@
 import type { Build } from '../build/build.ts';
-import { chainLength, pointAlong } from '../donor/frames/chains.ts';
+import { pointAlong } from '../donor/frames/chains.ts';
 import { add, lengthOf, scale, sub, toward, unit, type Point } from '../donor/frames/point.ts';
 import type { DonorGeometry } from '../donor/geometry.ts';
 import { kindTraits } from '../donor/kinds.ts';
@@ -13,9 +13,9 @@ import type { BoxId } from '../parts/leads.ts';
 import type { Pack, PackPlace } from '../parts/pack.ts';
 import type { Shelf } from '../parts/part.ts';
 import { barItems, type BarItem, type BarItemId } from './bar.ts';
-import { runsOf, type Run } from './runs.ts';
-import type { Hazard } from './hazards.ts';
-import { Ways, type Anchor } from './ways.ts';
+import { bareWays, type Bare } from './bareWays.ts';
+import type { Run } from './runs.ts';
+import type { Anchor, Ways } from './ways.ts';
 
 /** A box with its place in the side view, m. */
 export interface PlacedBox {
@@ -50,75 +50,18 @@ const STICK_OUT = 0.25;
 /** A display stands so far off the bar's middle; a shift sensor sits so far of the way to the shifter. Source: project. */
 const DISPLAY_OFF = 0.05;
 const SHIFT_BEFORE = 0.6;
-/** Radius of a mid-drive's case about the cranks, m. Source: project, common cases. */
-const COMMON_CASE = 0.06;
-
-/** The bar's middle: where the stem holds it. */
-function barMiddle(runs: readonly Run[], g: DonorGeometry): Point {
-  const stem = runs.find((r) => r.name === 'stem' || r.name === 'mast');
-  const bar = runs.find((r) => r.role === 'bar' && r !== stem);
-  return stem?.points.at(-1) ?? bar?.points[0] ?? g.headTop;
-}
-
-/** From the bar's middle to a hand: the bar as drawn from the side. */
-function toHand(runs: readonly Run[], middle: Point, g: DonorGeometry): Point[] {
-  const bar = runs.find((r) => r.name === 'bar' || r.name === 'side stick');
-  if (!bar) return [middle, g.grip];
-  const first = bar.points[0] as Point;
-  const last = bar.points.at(-1) as Point;
-  return lengthOf(sub(first, middle)) <= lengthOf(sub(last, middle)) ? bar.points : [...bar.points].reverse();
-}
 
 interface Laid {
   shape: LoadShape;
   lies: Placement;
 }
 
-/** The ways of a vehicle before any box hangs on it, and where the bar's middle is. */
-interface Bare {
-  ways: Ways;
-  runs: readonly Run[];
-  middle: Point;
-  barMiddle: Anchor;
-  hand: Point[];
-  handLong: number;
-  /** Spots that are the same whatever the kit, hung once. */
-  hung: Map<string, Anchor>;
-}
+/** Packs as they lie: a placement is of one pack, and neither is ever changed. */
+const laid = new WeakMap<Placement, Laid>();
 
-const kept = new WeakMap<DonorGeometry, Map<string, Bare>>();
-
-/** The ways over a vehicle: made once a drawing and a string. */
-function bareWays({ build, geometry: g }: WaysFrom): Bare {
-  const { donor, brief } = build;
-  const { survey, kind } = donor;
-  const string = survey.headToBracket?.value ?? null;
-  const racked = survey.rackLimit !== undefined || survey.rackHeldBy !== undefined;
-  const key = JSON.stringify([
-    kind,
-    string,
-    racked,
-    survey.crankWidth?.value,
-    survey.crankLength?.value,
-    brief.trailer,
-  ]);
-  let byKey = kept.get(g);
-  if (!byKey) kept.set(g, (byKey = new Map()));
-  let made = byKey.get(key);
-  if (made) return made;
-  const runs = runsOf(kind, g, survey, brief.trailer);
-  const ways = new Ways(runs, g.bracket, hazardsOf(build, g));
-  const middle = barMiddle(runs, g);
-  const at = ways.hang(middle, (r) => r.role === 'bar');
-  if (string !== null)
-    ways.calibrate(
-      at,
-      ways.hang(g.bracket, (r) => r.role === 'frame' || r.role === 'seat'),
-      string,
-    );
-  const hand = toHand(runs, middle, g);
-  made = { ways, runs, middle, barMiddle: at, hand, handLong: chainLength(hand), hung: new Map() };
-  byKey.set(key, made);
+function laidPack(pack: Pack, lies: Placement): Laid {
+  let made = laid.get(lies);
+  if (!made) laid.set(lies, (made = { shape: packShape(pack), lies }));
   return made;
 }
 
@@ -225,9 +168,14 @@ export class Net {
 
   /** What sits on the bar hangs on its middle by the bar's own way. */
   private onBar(id: BoxId, at: Point, lengthM: number, zM = 0): void {
-    const { barMiddle: on, middle } = this.bare;
-    const hop = { lengthM, points: [at, middle], run: 'bar', steers: true };
-    this.anchors.set(id, { ...on, hops: [hop, ...on.hops] });
+    const { barMiddle: on, middle, hung } = this.bare;
+    const key = `bar ${at.x} ${at.y} ${lengthM}`;
+    let anchor = hung.get(key);
+    if (!anchor) {
+      const hop = { lengthM, points: [at, middle], run: 'bar', steers: true };
+      hung.set(key, (anchor = { ...on, hops: [hop, ...on.hops] }));
+    }
+    this.anchors.set(id, anchor);
     this.boxes.set(id, { id, at, zM, byHand: false, moves: false });
   }
 
@@ -280,7 +228,7 @@ export class Net {
       // Candidates share one place of the pack for all kits, as they do for its weight.
       const taken = pack ? chosenPlacement(this.from, pack, this.placedFor) : null;
       this.lies = {
-        laid: pack && taken?.lies ? { shape: packShape(pack), lies: taken.lies } : null,
+        laid: pack && taken?.lies ? laidPack(pack, taken.lies) : null,
         place: taken?.place ?? null,
       };
     }
@@ -303,9 +251,9 @@ export class Net {
   }
 
   private plugAt(): Point {
-    const { laid } = this.pack();
-    return laid
-      ? placed(laid.lies.pose, { x: laid.lies.turned ? laid.shape.lengthM : 0, y: laid.shape.heightM / 2 })
+    const pack = this.pack().laid;
+    return pack
+      ? placed(pack.lies.pose, { x: pack.lies.turned ? pack.shape.lengthM : 0, y: pack.shape.heightM / 2 })
       : this.from.geometry.bracket;
   }
 
@@ -334,25 +282,4 @@ function rearLampAt(runs: readonly Run[], g: DonorGeometry, kind: Build['donor']
   if (g.box && g.pairedRear) return [...g.box].sort((a, b) => a.x - b.x)[0] as Point;
   if (kindTraits[kind].boom && g.seat) return g.seat.at(-1) as Point;
   return g.seatTop;
-}
-
-/** What a lead keeps away from: tyres, cranks, and a motor that gets hot beside the tubes. */
-function hazardsOf({ donor }: Build, g: DonorGeometry): Hazard[] {
-  const { survey } = donor;
-  const tyre = (at: Point, radiusM: number): Hazard => ({ what: 'tyre', at, radiusM, centred: true, besideM: 0 });
-  const besideM = (survey.crankWidth?.value ?? 0.14) / 2;
-  const crank = (at: Point): Hazard => ({
-    what: 'crank',
-    at,
-    radiusM: survey.crankLength?.value ?? 0.17,
-    centred: false,
-    besideM,
-  });
-  return [
-    ...(g.pairedRear ? [] : [tyre(g.rearAxle, g.rearRadiusM)]),
-    ...(g.pairedFront ? [] : [tyre(g.frontAxle, g.frontRadiusM)]),
-    crank(g.bracket),
-    ...(g.secondCrank ? [crank(g.secondCrank)] : []),
-    { what: 'hot motor', at: g.bracket, radiusM: COMMON_CASE, centred: true, besideM: 0 },
-  ];
 }

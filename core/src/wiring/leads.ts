@@ -1,5 +1,5 @@
 import { usualLead, type StowPlace } from '../build/wiring.ts';
-import { isProven } from '../donor/entry.ts';
+import { isProven, type Entry } from '../donor/entry.ts';
 import type { Point } from '../donor/frames/point.ts';
 import { chainLength, pointAlong } from '../donor/frames/chains.ts';
 import { kindTraits } from '../donor/kinds.ts';
@@ -119,45 +119,79 @@ function isDrawnFromTape({ build }: WaysFrom): boolean {
   return sizes.every((e) => isProven(e));
 }
 
+/** What all leads of one conversion have in common. */
+interface Common {
+  /** What each slack is where a way has it, and how far it may be off, m. */
+  lock: Slack;
+  fold: Slack;
+  /** What a motor in a sprung fork takes of its lead. */
+  sprung: Slack;
+  rearTravelM: number;
+  rearTravelErrorM: number;
+  /** How far a drawn way may be off, as a share. */
+  wayError: number;
+  /** Lead lost to a drip loop at each box that has one, m. */
+  loopM: number;
+}
+interface Slack {
+  isM: number;
+  errorM: number;
+}
+
+function commonTo(from: WaysFrom, net: Net): Common {
+  const { survey, kind } = from.build.donor;
+  const error = (e: Parameters<typeof isProven>[0]): number =>
+    isProven(e) ? SLACK_ERROR.measured : SLACK_ERROR.common;
+  const slack = (e: Entry<number> | undefined, commonM: number): Slack => ({
+    isM: e?.value ?? commonM,
+    errorM: error(e),
+  });
+  const none: Slack = { isM: 0, errorM: 0 };
+  const inFork = from.kit.hub?.place === 'front' && survey.forkKind?.value === 'suspension';
+  const fork = slack(survey.forkTravel, COMMON_FORK_TRAVEL);
+  return {
+    lock: slack(survey.lockSlack, COMMON_LOCK),
+    fold: kind === 'folding' ? slack(survey.foldSlack, COMMON_FOLD) : none,
+    sprung: inFork ? { isM: fork.isM + PIVOT_TAKES, errorM: fork.errorM } : none,
+    rearTravelM: survey.rearTravel?.value ?? COMMON_TRAVEL,
+    rearTravelErrorM: error(survey.rearTravel),
+    wayError: Math.min(
+      net.calibrated && isProven(survey.headToBracket) ? WAY_ERROR.string : WAY_ERROR.common,
+      isDrawnFromTape(from) ? WAY_ERROR.measured : WAY_ERROR.common,
+    ),
+    loopM: from.build.schools.entry === 'sealed' ? 0 : LOOP_TAKES,
+  };
+}
+
+const drips = (box: BoxId): number => (box === 'controller' || box === 'motor' ? 1 : 0);
+
 /** One lead on its way: needed, supplied, what follows. */
-export function routeLead(from: WaysFrom, net: Net, lead: WiredLead): JudgedLead {
+function routeLead(from: WaysFrom, net: Net, common: Common, lead: WiredLead): JudgedLead {
   const { build, geometry: g } = from;
-  const { survey, kind } = build.donor;
   const choice = build.wiring.leads[lead.id] ?? usualLead;
   const past = mayPass(lead, from.kit);
   const anchor = (box: BoxId): Anchor => net.anchor(box) as Anchor;
   const corners = choice.way.map((p): Anchor => ({ ...net.ways.hang({ x: p.xM, y: p.yM }), hops: [] }));
   const stops = [anchor(lead.from), ...corners, anchor(lead.to)];
-  const facts = wayFacts(net.ways, stops, past, g, survey.rearTravel?.value ?? COMMON_TRAVEL);
+  const facts = wayFacts(net.ways, stops, past, g, common.rearTravelM);
   const byString = choice.stringM;
   const way = byString ?? facts.lengthM;
-  const lock = facts.turns === 0 ? 0 : (survey.lockSlack?.value ?? COMMON_LOCK);
-  const fold = kind === 'folding' && facts.folds ? (survey.foldSlack?.value ?? COMMON_FOLD) : 0;
-  const sprung =
-    lead.to === 'motor' && from.kit.hub?.place === 'front' && survey.forkKind?.value === 'suspension'
-      ? (survey.forkTravel?.value ?? COMMON_FORK_TRAVEL) + PIVOT_TAKES
-      : 0;
+  const lock = facts.turns === 0 ? 0 : common.lock.isM;
+  const fold = facts.folds ? common.fold.isM : 0;
+  const sprung = lead.to === 'motor' ? common.sprung.isM : 0;
   const travel = facts.travelM + sprung;
-  const sealed = build.schools.entry === 'sealed';
-  const entries = [lead.from, lead.to].filter((b) => b === 'controller' || b === 'motor').length;
-  const loops = sealed ? 0 : entries * LOOP_TAKES;
+  const loops = (drips(lead.from) + drips(lead.to)) * common.loopM;
   const plugs = lead.plugs * PLUG_TAKES;
   const slideOff = lead.from === 'pack' || lead.to === 'pack' ? (from.pack?.slideOffM ?? 0) : 0;
   const sum: LeadSum = { way, lock, fold, travel, loops, plugs, slideOff };
   const neededM = way + lock + fold + travel + loops + plugs + slideOff;
 
-  const share = net.calibrated && isProven(survey.headToBracket) ? WAY_ERROR.string : WAY_ERROR.common;
-  const wayError =
-    byString !== null
-      ? STRING_ERROR
-      : way * Math.min(share, isDrawnFromTape(from) ? WAY_ERROR.measured : WAY_ERROR.common);
-  const slackError = (is: number, e: Parameters<typeof isProven>[0]): number =>
-    is === 0 ? 0 : isProven(e) ? SLACK_ERROR.measured : SLACK_ERROR.common;
   const bandM = Math.hypot(
-    wayError,
-    slackError(lock, survey.lockSlack),
-    slackError(fold, survey.foldSlack),
-    travel > 0 ? slackError(travel, survey.rearTravel) : 0,
+    byString === null ? way * common.wayError : STRING_ERROR,
+    lock === 0 ? 0 : common.lock.errorM,
+    fold === 0 ? 0 : common.fold.errorM,
+    facts.travelM === 0 ? 0 : common.rearTravelErrorM,
+    sprung === 0 ? 0 : common.sprung.errorM,
   );
 
   const ext = extensionTaken(from, lead, choice.extension, neededM - bandM - (choice.spliceM ?? 0));
@@ -176,8 +210,24 @@ export function routeLead(from: WaysFrom, net: Net, lead: WiredLead): JudgedLead
             : 'right';
   const options = verdict === 'surplus' ? stowOptions(from, lead, net.packPlace) : [];
   const place = choice.stow && options.includes(choice.stow) ? choice.stow : options[0];
+  // Field by field: candidates have hundreds of leads, and a spread object costs ten times as much.
   return {
-    ...lead,
+    id: lead.id,
+    what: lead.what,
+    from: lead.from,
+    to: lead.to,
+    lengthM: lead.lengthM,
+    mm2: lead.mm2,
+    amps: lead.amps,
+    volts: lead.volts,
+    colour: lead.colour,
+    cores: lead.cores,
+    splices: lead.splices,
+    plug: lead.plug,
+    socket: lead.socket,
+    joint: lead.joint,
+    part: lead.part,
+    plugs: lead.plugs,
     draw: () => stops.slice(1).flatMap((to, i) => net.ways.route(stops[i] as Anchor, to, past)),
     sum,
     neededM,
@@ -263,7 +313,8 @@ export function routedLeads(from: WaysFrom, wired: () => readonly WiredLead[]): 
   const before = fixed ? routed.get(kit) : undefined;
   if (before?.from.every((part, i) => part === on[i])) return before.made;
   const here = wired().filter((l) => net.anchor(l.from) !== null && net.anchor(l.to) !== null);
-  const made = { net, leads: here.map((lead) => routeLead(from, net, lead)) };
+  const common = commonTo(from, net);
+  const made = { net, leads: here.map((lead) => routeLead(from, net, common, lead)) };
   if (fixed) routed.set(kit, { from: on, made });
   return made;
 }

@@ -149,8 +149,17 @@ export function powerOf(
   const mm2 = known ?? wanted.mm2;
   const ohm = leadOhm(from.lengthM, mm2, celsius);
   const weakest = [...from.plugs].sort((a, b) => a.amps - b.amps)[0] ?? null;
+  // Field by field: candidates ask for hundreds, and a spread object costs ten times as much.
   return {
-    ...from,
+    amps: from.amps,
+    lengthM: from.lengthM,
+    nominalVolts: from.nominalVolts,
+    fullVolts: from.fullVolts,
+    capacitanceF: from.capacitanceF,
+    airC: from.airC,
+    leadMm2: from.leadMm2,
+    taken: from.taken,
+    plugs: from.plugs,
     capacitance: { farad, known: from.capacitanceF !== null },
     celsius,
     wantedMm2: wanted.mm2,

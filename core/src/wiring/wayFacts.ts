@@ -74,6 +74,9 @@ function travelTaken(edges: readonly WayEdge[], g: DonorGeometry, travelM: numbe
   return most - least + PIVOT_TAKES;
 }
 
+/** Facts of ways straight from one anchor to another, by what they may pass; an anchor hangs on one vehicle's ways alone. */
+const told = new WeakMap<Anchor, WeakMap<Anchor, Map<Past, WayFacts>>>();
+
 /** What is told of a way from stop to stop. */
 export function wayFacts(
   ways: Ways,
@@ -82,8 +85,26 @@ export function wayFacts(
   g: DonorGeometry,
   rearTravelM: number,
 ): WayFacts {
-  const legs = stops.slice(1).map((to, i) => coreFacts(ways.along(stops[i] as Anchor, to, past), g, rearTravelM));
   const [from, to] = [stops[0] as Anchor, stops.at(-1) as Anchor];
+  if (stops.length > 2) return factsBetween(ways, stops, past, g, rearTravelM);
+  let byTo = told.get(from);
+  if (!byTo) told.set(from, (byTo = new WeakMap()));
+  let byPast = byTo.get(to);
+  if (!byPast) byTo.set(to, (byPast = new Map()));
+  let made = byPast.get(past);
+  if (!made) byPast.set(past, (made = factsBetween(ways, stops, past, g, rearTravelM)));
+  return made;
+}
+
+function factsBetween(
+  ways: Ways,
+  stops: readonly Anchor[],
+  past: Past,
+  g: DonorGeometry,
+  rearTravelM: number,
+): WayFacts {
+  const [from, to] = [stops[0] as Anchor, stops.at(-1) as Anchor];
+  const legs = stops.slice(1).map((to, i) => coreFacts(ways.along(stops[i] as Anchor, to, past), g, rearTravelM));
   const hops = [...from.hops, ...to.hops].reduce((sum, h) => sum + h.lengthM, 0);
   const steers = [
     ...from.hops.map((h) => h.steers),

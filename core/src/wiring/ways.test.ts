@@ -7,6 +7,7 @@ import { vehicleKinds, type VehicleKind } from '../donor/kinds.ts';
 import { commonFrame } from '../donor/common.ts';
 import { starterShelf } from '../parts/shelf/starterShelf.ts';
 import { PlanContext } from '../vehicle/context.ts';
+import type { Typed } from '../../test/typed.ts';
 import { contextOf, measure, world } from '../../test/world.ts';
 import { alongLead, type RoutedLead } from './leads.ts';
 import { Ways } from './ways.ts';
@@ -192,6 +193,19 @@ describe('leads on every kind of vehicle', () => {
     });
     const travel = wiringOf(contextOf(sprung))?.leads.find((l) => l.id === 'motor')?.sum.travel;
     expect(travel).to.be.closeTo(0.09, 1e-9);
+  });
+
+  it('to a motor in a sprung fork are as sure as that fork’s own travel, whatever is known of the rear', () => {
+    const band = (survey: Typed): number => {
+      const w = world({ kit: 'barrow-f500', pack: 'kettle-48-14', survey: { forkKind: 'suspension', ...survey } });
+      return wiringOf(contextOf(w))?.leads.find((l) => l.id === 'motor')?.bandM ?? NaN;
+    };
+    const measured = band({ forkTravel: '80 mm' });
+    const common = band({});
+    // 80 mm is the common one: the way and every other slack are the same.
+    expect(common ** 2 - measured ** 2).to.be.closeTo(0.04 ** 2 - 0.01 ** 2, 1e-9);
+    expect(band({ forkTravel: '80 mm', rearTravel: '120 mm' })).to.be.closeTo(measured, 1e-12);
+    expect(band({ rearTravel: '120 mm' })).to.be.closeTo(common, 1e-12);
   });
 
   it('are as long as a string along the tubes, in the cases a tape was laid', () => {

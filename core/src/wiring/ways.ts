@@ -1,7 +1,7 @@
 import { chainLength, pointAlong } from '../donor/frames/chains.ts';
 import { lengthOf, sub, type Point } from '../donor/frames/point.ts';
 import { KEEP_AWAY, NOTHING, roomTo, type Hazard, type Past } from './hazards.ts';
-import type { Neighbour, Tree } from './tree.ts';
+import { treeFrom, type Neighbour, type Tree } from './tree.ts';
 import { between, footOn, nearestFoot, pairOf, reachedFrom, type Foot, type Run, type RunRole } from './runs.ts';
 
 /** Ends this near another run are joined to it, m. Source: project; tubes are drawn by their middle lines. */
@@ -67,6 +67,7 @@ export class Ways {
   private neighbours: { to: number; piece: number }[][] | null = null;
   private readonly byNodes = new Map<string, number>();
   private readonly found = new Map<string, Tree>();
+  private readonly costOfAll = new Map<string, Float64Array>();
   private readonly piecesOf: number[][];
   private readonly ways = new Map<string, WayEdge[]>();
 
@@ -124,7 +125,8 @@ export class Ways {
     const before = this.byNodes.get(name);
     if (before !== undefined && (this.pieces[before] as Piece).drawnM <= p.drawnM) return;
     this.byNodes.set(name, this.pieces.length);
-    this.pieces.push({ ...p, scale: 1, low });
+    const { a, b, drawnM, run, role, steers, near, points } = p;
+    this.pieces.push({ a, b, drawnM, scale: 1, run, role, steers, near, low, points });
   }
 
   /** Cuts a run where something meets it. */
@@ -215,6 +217,7 @@ export class Ways {
       if (on.has(String(i))) p.scale = measuredM / drawn;
     });
     this.found.clear();
+    this.costOfAll.clear();
     this.ways.clear();
   }
 
@@ -225,40 +228,28 @@ export class Ways {
     );
   }
 
-  /** Cheapest costs from one node to all others, and the piece by which each is come to: Dijkstra's, over some sixty nodes. */
+  /** What each piece costs a lead that may pass so much. */
+  private costs(past: Past): Float64Array {
+    const name = past.join();
+    let made = this.costOfAll.get(name);
+    if (!made) this.costOfAll.set(name, (made = Float64Array.from(this.pieces, (p) => this.costOf(p, past))));
+    return made;
+  }
+
+  /** The tree from one node, kept. */
   private fromNode(node: number, past: Past): Tree {
     const name = `${past.join()}|${node}`;
     const kept = this.found.get(name);
     if (kept) return kept;
-    const count = this.nodes.length;
     if (!this.neighbours) {
-      this.neighbours = Array.from({ length: count }, () => []);
+      this.neighbours = this.nodes.map(() => []);
       for (const piece of this.byNodes.values()) {
         const { a, b } = this.pieces[piece] as Piece;
         (this.neighbours[a] as Neighbour[]).push({ to: b, piece });
         (this.neighbours[b] as Neighbour[]).push({ to: a, piece });
       }
     }
-    const costs = this.pieces.map((p) => this.costOf(p, past));
-    const cost = new Float64Array(count).fill(Infinity);
-    const by = new Int32Array(count).fill(-1);
-    const done = new Uint8Array(count);
-    cost[node] = 0;
-    for (let turn = 0; turn < count; turn++) {
-      let next = -1;
-      for (let n = 0; n < count; n++)
-        if (done[n] === 0 && (next < 0 || (cost[n] as number) < (cost[next] as number))) next = n;
-      if (next < 0 || cost[next] === Infinity) break;
-      done[next] = 1;
-      for (const { to, piece } of this.neighbours[next] as Neighbour[]) {
-        const through = (cost[next] as number) + (costs[piece] as number);
-        if (through < (cost[to] as number)) {
-          cost[to] = through;
-          by[to] = piece;
-        }
-      }
-    }
-    const made = { cost, by };
+    const made = treeFrom(node, this.neighbours, this.costs(past));
     this.found.set(name, made);
     return made;
   }
