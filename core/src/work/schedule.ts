@@ -1,7 +1,8 @@
 import { Calendar } from './calendar.ts';
 import type { Job, Plan, Schedule, ScheduleCase, Slot } from './scheduled.ts';
 import { boundOf, tailsOf } from './scheduleBound.ts';
-import { improve } from './scheduleSearch.ts';
+import { gridOf, onGrid } from './scheduleGrid.ts';
+import { improve, type Found } from './scheduleSearch.ts';
 import { prove } from './scheduleProof.ts';
 
 /** A task that cannot be done in the time there is, by name. */
@@ -69,26 +70,40 @@ export function schedule(given: ScheduleCase): Schedule {
   );
   if (long.length > 0) throw new NoRoom(names(long), `${names(long).join(', ')}: no window is long enough, or left`);
 
-  const bound = boundOf(plan);
-  let best = improve(plan, bound);
-  let proven = best !== null && best.finish <= bound;
-  let least = bound;
-  if (best && !proven && tasks.length <= PROVEN_UP_TO) {
-    const found = prove(plan, best.finish, bound);
-    if (found.starts) best = { starts: found.starts, finish: found.finish };
-    proven = found.whole;
-    if (proven && best) least = best.finish;
-  }
-  if (!best) {
+  // Where all times are quarters of an hour, so is every finish: there are fewer moments to look at, and the bound is
+  // one of them.
+  const grid = gridOf(given);
+  const found = grid ? bestOf(planOf(onGrid(given, grid))) : bestOf(plan);
+  if (!found) {
     const last = tasks.filter((t) => t.followers.length === 0);
     throw new NoRoom(names(last), 'the windows end before all is done: more bench time is needed');
   }
-  const { starts, finish } = best;
+  const clock = (moment: number): number => (grid ? grid.origin + moment * grid.step : moment);
   const slots = tasks.map((t, i) => {
-    const start = starts[i] as number;
+    const start = clock(found.starts[i] as number);
     return { id: t.id, start, finish: calendar.after(start, t.minutes) };
   });
-  return { finish, tasks: slots, critical: criticalOf(plan, slots), bound: least, proven };
+  return {
+    finish: clock(found.finish),
+    tasks: slots,
+    critical: criticalOf(plan, slots),
+    bound: clock(found.bound),
+    proven: found.proven,
+  };
+}
+
+/** The best found, with its bound; null where nothing has room. */
+function bestOf(plan: Plan): (Found & { bound: number; proven: boolean }) | null {
+  const bound = boundOf(plan);
+  let best = improve(plan, bound);
+  if (!best) return null;
+  let proven = best.finish <= bound;
+  if (!proven && plan.tasks.length <= PROVEN_UP_TO) {
+    const { starts, finish, whole } = prove(plan, best.finish, bound);
+    if (starts) best = { starts, finish };
+    proven = whole;
+  }
+  return { ...best, bound: proven ? best.finish : bound, proven };
 }
 
 const names = (jobs: readonly Job[]): string[] => jobs.map((j) => j.id);
