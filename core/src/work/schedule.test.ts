@@ -1,7 +1,11 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { Calendar } from './calendar.ts';
+import { nastyCase } from '../../test/benchCases.ts';
 import { NoRoom, planOf, schedule } from './schedule.ts';
+import { Bench } from './scheduleBench.ts';
+import { inOrder } from './scheduleBound.ts';
+import { gridOf, onGrid } from './scheduleGrid.ts';
 import type { Schedule, ScheduleCase, Task } from './scheduled.ts';
 import { minutesOf, momentText } from '../quantity/dates.ts';
 import { placesOf, readScheduleCase, runScheduleCase } from './scheduleCase.ts';
@@ -62,6 +66,45 @@ function broken(given: ScheduleCase, found: Schedule): string[] {
   }
   if (Math.max(...found.tasks.map((t) => t.finish)) !== found.finish) out.push('the finish is not the last');
   return out;
+}
+
+/** Where an order puts its tasks, the slow plain way: minute by minute from the first, until nothing is in the way. */
+function plainly({ windows, hands, tasks, gates }: ScheduleCase, order: readonly number[]): number[] | null {
+  const inside = (m: number): boolean => windows.some((w) => w.from <= m && m < w.to);
+  const held = new Map<number, { hands: number; tools: string[] }>();
+  const starts: number[] = [];
+  const ends = new Map<string, number>();
+  const last = Math.max(...windows.map((w) => w.to));
+  for (const i of order) {
+    const t = tasks[i] as Task;
+    const ready = Math.max(
+      0,
+      ...t.needs.map((id) => gates.find((g) => g.id === id)?.from ?? 0),
+      ...t.after.map((id) => (ends.get(id) ?? 0) + (tasks.find((x) => x.id === id)?.waitMinutes ?? 0)),
+    );
+    let found: number[] | null = null;
+    for (let at = ready; at < last && !found; at++) {
+      if (!inside(at)) continue;
+      const worked: number[] = [];
+      for (let m = at; m < last && worked.length < t.minutes; m++) {
+        if (inside(m)) worked.push(m);
+        else if (!t.splittable) break;
+      }
+      const goes = worked.every((m) => {
+        const here = held.get(m);
+        return !here || (here.hands + t.hands <= hands && !t.tools.some((k) => here.tools.includes(k)));
+      });
+      if (goes && worked.length === t.minutes) found = worked;
+    }
+    if (!found) return null;
+    for (const m of found) {
+      const here = held.get(m) ?? { hands: 0, tools: [] };
+      held.set(m, { hands: here.hands + t.hands, tools: [...here.tools, ...t.tools] });
+    }
+    starts[i] = found[0] as number;
+    ends.set(t.id, (found.at(-1) as number) + 1);
+  }
+  return starts;
 }
 
 /** The least finish over every order of putting tasks in; every active schedule is among them. */
@@ -211,6 +254,88 @@ describe('the schedule', () => {
     );
   });
 
+  it('puts tasks of an order where going through it minute by minute does', () => {
+    fc.assert(
+      fc.property(caseOf(14), fc.infiniteStream(fc.nat(1000)), (given, picks) => {
+        const plan = planOf(given);
+        // An order in which each comes after those before it, otherwise any.
+        const order: number[] = [];
+        while (order.length < plan.tasks.length) {
+          const open = plan.tasks.filter((t) => !order.includes(t.index) && t.before.every((b) => order.includes(b)));
+          const pick = open[(picks.next().value as number) % open.length];
+          if (pick) order.push(pick.index);
+        }
+        expect(inserted(plan, order)?.starts ?? null).to.deep.equal(plainly(given, order));
+      }),
+      { numRuns: 60 },
+    );
+  });
+
+  it('gives up an order that must come after a limit, and none that need not', () => {
+    fc.assert(
+      fc.property(caseOf(12), fc.integer({ min: -40, max: 40 }), (given, off) => {
+        const plan = planOf(given);
+        const bench = new Bench(plan);
+        const order = inOrder(plan.tasks);
+        const finish = bench.lay(order);
+        if (finish === Infinity) return;
+        expect(bench.lay(order, finish + off)).to.equal(off >= 0 ? finish : Infinity);
+        // What lay there before is gone.
+        expect(bench.lay(order)).to.equal(finish);
+      }),
+      { numRuns: 60 },
+    );
+  });
+
+  it('is the same in minutes and in steps of five: only the clock differs', () => {
+    fc.assert(
+      fc.property(caseOf(9), (given) => {
+        const five = (m: number): number => m * 5;
+        const longer: ScheduleCase = {
+          hands: given.hands,
+          windows: given.windows.map((w) => ({ from: five(w.from), to: five(w.to) })),
+          gates: given.gates.map((g) => ({ ...g, from: five(g.from) })),
+          tasks: given.tasks.map((t) => ({ ...t, minutes: five(t.minutes), waitMinutes: five(t.waitMinutes) })),
+        };
+        let plain: Schedule;
+        try {
+          plain = schedule(given);
+        } catch {
+          expect(() => schedule(longer)).to.throw(NoRoom);
+          return;
+        }
+        expect(schedule(longer)).to.include({ finish: five(plain.finish), bound: five(plain.bound), proven: true });
+      }),
+      { numRuns: 60 },
+    );
+  });
+
+  it('proves twenty nasty tasks for two, breaking no rule', function () {
+    this.timeout(60_000);
+    for (const seed of [1, 2, 3, 4, 10, 41]) {
+      const given = nastyCase(seed, 20);
+      const found = schedule(given);
+      expect(broken(given, found), `seed ${seed}`).to.deep.equal([]);
+      expect(found.proven, `seed ${seed}`).to.equal(true);
+    }
+  });
+
+  it('comes within 5 % of its bound with sixty, breaking no rule', function () {
+    this.timeout(60_000);
+    const given = nastyCase(0, 60);
+    const found = schedule(given);
+    const begin = given.windows[0]?.from ?? 0;
+    expect(broken(given, found)).to.deep.equal([]);
+    expect(found.finish - begin).to.be.at.most(1.05 * (found.bound - begin));
+  });
+
+  it('takes tasks alike in everything in one order, and so proves two dozen of them', () => {
+    // Three of 35 go into an evening of 119 on each of two hands: 24 take four evenings, by work alone 3.5.
+    const many = Array.from({ length: 24 }, (_, i) => task(`t${i}`, 35));
+    const found = schedule(of(many, { hands: 2, windows: evenings(119) }));
+    expect(found).to.include({ finish: 3 * 1440 + 1080 + 105, proven: true });
+  });
+
   it('breaks no rule, and its bound is never above its finish, for more of them', () => {
     fc.assert(
       fc.property(caseOf(14), (given) => {
@@ -233,6 +358,76 @@ describe('the schedule', () => {
   it('works with parts of minutes too', () => {
     const found = schedule(of([task('a', 7.5), task('b', 2.25)]));
     expect(found).to.include({ finish: 1089.75, proven: true });
+  });
+});
+
+describe('the grid of a case', () => {
+  const quarters = [task('a', 30, { waitMinutes: 60 }), task('b', 45, { needs: ['pack'] })];
+  const step = (tasks: Task[], change: Partial<ScheduleCase> = {}): number | null =>
+    gridOf(of(tasks, change))?.step ?? null;
+  const gate = (from: number): Partial<ScheduleCase> => ({ gates: [{ id: 'pack', from }] });
+
+  it('is the widest that windows, tasks, waits and gates all lie on', () => {
+    expect(step(quarters)).to.equal(15);
+    expect(step([...quarters, task('c', 40)])).to.equal(5);
+    expect(step([...quarters, task('c', 15, { waitMinutes: 70 })])).to.equal(5);
+    expect(step([...quarters, task('c', 31)])).to.equal(null);
+    expect(step([...quarters, task('c', 7.5)])).to.equal(null);
+    expect(
+      step(quarters, {
+        windows: [
+          { from: 7, to: 99 },
+          { from: 37, to: 199 },
+        ],
+      }),
+    ).to.equal(15);
+    expect(
+      step(quarters, {
+        windows: [
+          { from: 7, to: 99 },
+          { from: 112, to: 199 },
+        ],
+      }),
+    ).to.equal(15);
+    expect(
+      step(quarters, {
+        windows: [
+          { from: 7, to: 99 },
+          { from: 113, to: 199 },
+        ],
+      }),
+    ).to.equal(null);
+    expect(step(quarters, { windows: [] })).to.equal(null);
+  });
+
+  it('heeds a gate where one waits for it and it opens in bench time', () => {
+    expect(step(quarters, gate(1080 + 20))).to.equal(5);
+    expect(step(quarters, gate(1080))).to.equal(15);
+    expect(step(quarters, gate(1079))).to.equal(15);
+    expect(step(quarters, gate(1080 + 119))).to.equal(null);
+    expect(step(quarters, gate(1080 + 120))).to.equal(15);
+    expect(step([task('a', 30)], gate(1080 + 7))).to.equal(30);
+    expect(schedule(of(quarters, gate(1079))).finish).to.equal(1080 + 75);
+    expect(schedule(of(quarters, gate(1080 + 20))).finish).to.equal(1080 + 75);
+    expect(schedule(of(quarters, gate(1080 + 31))).finish).to.equal(1080 + 76);
+  });
+
+  it('heeds where a window ends only for what is split there or takes no time', () => {
+    const windows = evenings(118);
+    expect(step(quarters, { windows })).to.equal(15);
+    expect(step([...quarters, task('c', 15, { splittable: true })], { windows })).to.equal(null);
+    expect(step([...quarters, task('c', 0)], { windows })).to.equal(null);
+    const whole = onGrid(of(quarters, { windows, ...gate(1081) }), { origin: 1080, step: 15 });
+    expect(whole.windows[0]).to.deep.equal({ from: 0, to: 7 });
+    expect(whole.gates[0]?.from).to.equal(1);
+    // A window of less than a step is none.
+    const short = of(quarters, {
+      windows: [
+        { from: 0, to: 14 },
+        { from: 15, to: 99 },
+      ],
+    });
+    expect(onGrid(short, { origin: 0, step: 15 }).windows).to.deep.equal([{ from: 1, to: 6 }]);
   });
 });
 

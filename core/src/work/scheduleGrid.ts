@@ -17,8 +17,9 @@ export function gridOf({ windows, gates, tasks }: ScheduleCase): Grid | null {
   if (origin === undefined) return null;
   // Where a window ends matters to what is split there, and to what takes no time at all.
   const ends = tasks.some((t) => t.splittable || t.minutes === 0);
-  // A gate that opens while nobody works lets a task begin with the next window.
-  const within = gates.filter((g) => windows.some((w) => w.from < g.from && g.from < w.to));
+  // A gate that opens while nobody works lets a task begin with the next window; one that nothing needs lets nothing.
+  const needed = new Set(tasks.flatMap((t) => t.needs));
+  const within = gates.filter((g) => needed.has(g.id) && windows.some((w) => w.from < g.from && g.from < w.to));
   const times = [
     ...windows.flatMap((w) => [w.from - origin, ...(ends ? [w.to - origin] : [])]),
     ...within.map((g) => g.from - origin),

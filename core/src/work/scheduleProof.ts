@@ -1,5 +1,6 @@
 import { inOrder } from './scheduleBound.ts';
 import { Minutes } from './scheduleMinutes.ts';
+import { bits, rowsOf, type Rows } from './scheduleRows.ts';
 import type { Job, Plan } from './scheduled.ts';
 import { TriedStates } from './scheduleTried.ts';
 
@@ -36,20 +37,6 @@ export function prove(plan: Plan, known: number, bound: number): Proven {
     whole: search.whole,
   };
 }
-
-/** Lists of small numbers one after another: those of row i lie from `from[i]` to `from[i + 1]`. */
-interface Rows {
-  from: Int32Array;
-  all: Int32Array;
-}
-
-function rowsOf(lists: readonly (readonly number[])[]): Rows {
-  const from = new Int32Array(lists.length + 1);
-  lists.forEach((list, i) => (from[i + 1] = (from[i] as number) + list.length));
-  return { from, all: Int32Array.from(lists.flat()) };
-}
-
-const bits = (of: readonly number[]): number => of.reduce((mask, i) => mask | (1 << i), 0);
 
 /** Two tasks alike in everything: which of them comes first is all one. */
 const alike = (a: Job, b: Job): boolean =>
