@@ -275,7 +275,8 @@ let axeSource: string | undefined;
  */
 export async function axeFindings(page: Page, within = 'html', enhanced = false): Promise<string[]> {
   axeSource ??= await readFile(require.resolve('axe-core/axe.min.js'), 'utf8');
-  await page.evaluate(axeSource);
+  // Once a page: put in again, all its code would be cold again, and the second look as slow as the first.
+  if (!(await page.evaluate(() => 'axe' in window))) await page.evaluate(axeSource);
   const violations = (await page.evaluate(
     async (selector, more) => {
       const axe = (
