@@ -52,6 +52,27 @@ describe('wiring', () => {
     expect(await axeFindings(app.page)).to.deep.equal([]);
   });
 
+  it('every lead’s number can be read: inside of the sheet, and none on another', async () => {
+    for (const name of ['demo-box', 'demo-trike', 'demo-lockkeeper', 'demo-gravel', 'demo-mixte']) {
+      await go(app, `/build/${name}/wiring`);
+      await app.page.waitForSelector('.wire-tags circle');
+      const told = await app.page.$eval('.wire-board', (board) => {
+        const box = board.querySelector('.wire-tags')?.closest('svg')?.getBoundingClientRect();
+        const tags = [...board.querySelectorAll('.wire-tags circle')].map((c) => c.getBoundingClientRect());
+        const out: string[] = box && tags.length > 4 ? [] : ['no numbers'];
+        tags.forEach((a, i) => {
+          if (box && (a.top < box.top || a.left < box.left || a.right > box.right || a.bottom > box.bottom))
+            out.push(`${i + 1} is cut off`);
+          tags.slice(0, i).forEach((b, k) => {
+            if (Math.hypot(a.x - b.x, a.y - b.y) < a.width * 0.9) out.push(`${i + 1} lies on ${k + 1}`);
+          });
+        });
+        return out;
+      });
+      expect(told, name).to.deep.equal([]);
+    }
+  });
+
   it('is sorted and filtered, and saved as CSV as it stands', async () => {
     await press(app.page, 'Needs');
     const needs = await app.page.$$eval('.leads-of tbody tr', (rows) =>

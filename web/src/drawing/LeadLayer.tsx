@@ -36,6 +36,12 @@ const LANE = 3.4;
 /** A lead drawn shorter than this has its number beside it on a thread, px. */
 const SHORT = 70;
 const THREAD = 40;
+/** Every other one stands so much further off; and a number wants so much to the sheet's edge, px. */
+const FURTHER = 20;
+const TAG_ROOM = 12;
+/** Numbers want so much between them, px; places along a lead that are tried for it. */
+const APART = 20;
+const SHARES = [0.3, 0.5, 0.7, 0.4, 0.6, 0.2, 0.8, 0.15, 0.85, 0.25, 0.35, 0.45, 0.55, 0.65, 0.75];
 /** The fan such numbers stand in, rad. */
 const FAN = 2.1;
 
@@ -50,18 +56,38 @@ function beside(points: readonly Point[], by: number): Point[] {
   });
 }
 
-/** Where each lead's number stands: on it where it is long, fanned out above the bar where it is short. */
-function tagsOf(leads: readonly RoutedLead[], px: number): { at: Point; thread: Point | null }[] {
+/**
+ * Where each lead's number stands: on it where it is long, as far as may be from the others' numbers; fanned out ahead of
+ * the bar where it is short.
+ */
+function tagsOf(leads: readonly RoutedLead[], sheet: Sheet): { at: Point; thread: Point | null }[] {
+  const { px } = sheet;
   const short = leads.filter((l) => chainLength(l.points) < SHORT * px);
+  const fanned = short.map((lead, k) => fannedTag(lead.points.at(-1) as Point, k, short.length, sheet));
+  const placed = fanned.map((f) => f.at);
   return leads.map((lead, i) => {
     const k = short.indexOf(lead);
-    if (k < 0) return { at: alongLead(lead, 0.22 + 0.56 * ((i * 0.382) % 1)), thread: null };
-    const end = lead.points.at(-1) as Point;
-    // Ahead of the bar, where nothing else is written.
-    const angle = (short.length === 1 ? 0 : k / (short.length - 1) - 0.5) * FAN;
-    const far = THREAD + (k % 2) * 20;
-    return { at: { x: end.x + Math.cos(angle) * far * px, y: end.y + Math.sin(angle) * far * px }, thread: end };
+    if (k >= 0) return fanned[k] as (typeof fanned)[number];
+    const first = 0.22 + 0.56 * ((i * 0.382) % 1);
+    const free = (share: number): { at: Point; room: number } => {
+      const at = alongLead(lead, share);
+      return { at, room: Math.min(APART * px, ...placed.map((p) => Math.hypot(p.x - at.x, p.y - at.y))) };
+    };
+    // The first place with room enough; where none has, the one with most.
+    const { at } = [first, ...SHARES].map(free).reduce((best, next) => (next.room > best.room + 1e-9 ? next : best));
+    placed.push(at);
+    return { at, thread: null };
   });
+}
+
+/** The number of a short lead on a thread: ahead of the bar, where nothing else is written, and no higher than the sheet. */
+function fannedTag(end: Point, k: number, count: number, { px, top }: Sheet): { at: Point; thread: Point } {
+  const room = (top - end.y) / px - TAG_ROOM;
+  const highest = Math.min(FAN / 2, Math.asin(Math.max(-1, Math.min(1, room / (THREAD + FURTHER)))));
+  const share = count === 1 ? 0.5 : k / (count - 1);
+  const angle = share * (highest + FAN / 2) - FAN / 2;
+  const far = (THREAD + (k % 2) * FURTHER) * px;
+  return { at: { x: end.x + Math.cos(angle) * far, y: end.y + Math.sin(angle) * far }, thread: end };
 }
 
 /** One lead along its way. */
@@ -91,8 +117,9 @@ export function LeadLine({
 }
 
 /** The leads' numbers, above all lines so that none is hidden. */
-export function LeadTags({ leads, px, lit }: { leads: readonly RoutedLead[]; px: number; lit: string | null }) {
-  const tags = tagsOf(leads, px);
+export function LeadTags({ leads, sheet, lit }: { leads: readonly RoutedLead[]; sheet: Sheet; lit: string | null }) {
+  const tags = tagsOf(leads, sheet);
+  const { px } = sheet;
   return (
     <g className="wire-tags" aria-hidden="true">
       {leads.map((lead, i) => {
@@ -124,7 +151,7 @@ export function LeadLayer({ plan, sheet }: { plan: ChosenPlan; sheet: Sheet }) {
       {leads.map((lead, i) => (
         <LeadLine key={lead.id} lead={lead} index={i} px={px} lit={false} dim={false} />
       ))}
-      <LeadTags leads={leads} px={px} lit={null} />
+      <LeadTags leads={leads} sheet={sheet} lit={null} />
       {leads
         .filter((l) => l.id === 'battery' || l.id === 'motor' || l.id === 'loom')
         .map((lead, i) => {

@@ -166,7 +166,7 @@ function WireOverlay({ wiring, sheet, lit, picked, onPick, onOver }: OverlayProp
           <LeadLine lead={lead} index={index} px={px} lit={lit === lead.id} dim={lit !== null && lit !== lead.id} />
         </g>
       ))}
-      <LeadTags leads={wiring.leads} px={px} lit={lit} />
+      <LeadTags leads={wiring.leads} sheet={sheet} lit={lit} />
       {wiring.boxes.map((box) => (
         <BoxMark key={box.id} box={box} sheet={sheet} />
       ))}
