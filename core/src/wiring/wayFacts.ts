@@ -78,21 +78,16 @@ function travelTaken(edges: readonly WayEdge[], g: DonorGeometry, travelM: numbe
 const told = new WeakMap<Anchor, WeakMap<Anchor, Map<Past, WayFacts>>>();
 
 /** What is told of a way from stop to stop. */
-export function wayFacts(
-  ways: Ways,
-  stops: readonly Anchor[],
-  past: Past,
-  g: DonorGeometry,
-  rearTravelM: number,
-): WayFacts {
-  const [from, to] = [stops[0] as Anchor, stops.at(-1) as Anchor];
-  if (stops.length > 2) return factsBetween(ways, stops, past, g, rearTravelM);
+export function wayFacts(...asked: Parameters<typeof factsBetween>): WayFacts {
+  const [, stops, past] = asked;
+  if (stops.length > 2) return factsBetween(...asked);
+  const [from, to] = stops as [Anchor, Anchor];
   let byTo = told.get(from);
   if (!byTo) told.set(from, (byTo = new WeakMap()));
   let byPast = byTo.get(to);
   if (!byPast) byTo.set(to, (byPast = new Map()));
   let made = byPast.get(past);
-  if (!made) byPast.set(past, (made = factsBetween(ways, stops, past, g, rearTravelM)));
+  if (!made) byPast.set(past, (made = factsBetween(...asked)));
   return made;
 }
 
