@@ -203,7 +203,7 @@ export { PlanContext } from './vehicle/context.ts';
 
 // Wiring
 export { type BarItem, type BarSide } from './wiring/bar.ts';
-export { type PlacedBox } from './wiring/boxes.ts';
+export { type PlacedBox } from './wiring/bareWays.ts';
 export { type MeterCheck } from './wiring/checks.ts';
 export { type CutoffSheet, cutoffOutcomeWords, cutoffSheet } from './wiring/cutoffs.ts';
 export { type RoutedLead, alongLead, extensionsFor, leadVerdictWords } from './wiring/leads.ts';

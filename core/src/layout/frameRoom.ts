@@ -144,7 +144,8 @@ export function frameRoom(build: Build, geometry: DonorGeometry, kit: Kit | null
   if (!byDonor) rooms.set(geometry, (byDonor = new WeakMap()));
   let byKit = byDonor.get(build.donor);
   if (!byKit) byDonor.set(build.donor, (byKit = new Map()));
-  const key = `${kit?.mid?.hangsBelowM ?? ''}|${JSON.stringify(build.brief.trailer)}`;
+  const { trailer } = build.brief;
+  const key = `${kit?.mid?.hangsBelowM ?? ''}|${trailer ? JSON.stringify(trailer) : ''}`;
   let made = byKit.get(key);
   if (!made) byKit.set(key, (made = new FrameRoom(build, geometry, kit)));
   return made;

@@ -177,12 +177,10 @@ function choose(
   return { chosen, others: all.filter((p) => p !== chosen && p.clearanceM > 0) };
 }
 
-/** The chosen pack's mass with the middle of where it lies; a common one's where none is chosen. */
-export function packMass(placing: Placing, pack: Pack | null): PackMass {
-  if (!pack) return { kg: COMMON_PACK_MASS, at: null };
-  // Where a motor hangs does not move the pack by more than a hand: candidates share one place for all kits, and only
-  // the plan of what is chosen takes the place beside its own.
-  const { outline, place, lies } = chosenPlacement(placing, pack, placing.detail ? placing.kit : null);
+/** A pack's mass with the middle of where it lies; a common one's where none is in question. */
+export function packMass(pack: Pack | null, placement: PackPlacement | null): PackMass {
+  if (!pack || !placement) return { kg: COMMON_PACK_MASS, at: null };
+  const { outline, place, lies } = placement;
   return { kg: pack.massKg, at: middleOf(outline), towed: place === 'trailer' && lies !== null };
 }
 

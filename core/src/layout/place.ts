@@ -5,7 +5,7 @@ import type { Point } from '../donor/frames/point.ts';
 import type { PackPlace } from '../parts/pack.ts';
 import { turned, type LoadShape } from './packShape.ts';
 import type { Mount, Obstacle, Room } from './room.ts';
-import { edgesOf, gapAtLeast, gapBetween, piece, type Piece } from './shapes.ts';
+import { edgesOf, gapBetween, piece, type Piece } from './shapes.ts';
 import { SlidingPair } from './slide.ts';
 
 /** Where a shape lies: its low end's foot, the way along its rail, the way off it. */
@@ -81,6 +81,8 @@ const BETWEEN_POSES = 1.25;
 const MOST_TRIALS = 900;
 /** Far below any reading, m. */
 const BARELY = 1e-12;
+/** More than any rounding of a gap, less than any reading, m. */
+const ROUNDING = 1e-9;
 
 /** A shape's pose with its low end a way along a face. A stiff rail bridges hollows and rides on humps. */
 export function poseAt(mount: Mount, shape: LoadShape, alongM: number): Pose {
@@ -146,11 +148,14 @@ function placedPiece(pose: Pose, p: Piece): Piece {
   return { points, radiusM: p.radiusM, centre, reach: p.reach, edges };
 }
 
+/** Whether a load of a width meets an obstacle on a mount. */
+function meets(o: Obstacle, mount: Mount, shape: LoadShape): boolean {
+  return !mount.on.includes(o.id) && (o.beyondWidthM === undefined || shape.widthM > o.beyondWidthM);
+}
+
 /** Obstacles that a load of a width meets on a mount. */
 export function obstaclesFor(room: Room, mount: Mount, shape: LoadShape): Obstacle[] {
-  return room.obstacles.filter(
-    (o) => !mount.on.includes(o.id) && (o.beyondWidthM === undefined || shape.widthM > o.beyondWidthM),
-  );
+  return room.obstacles.filter((o) => meets(o, mount, shape));
 }
 
 interface Pair {
@@ -159,8 +164,17 @@ interface Pair {
   obstacle: Obstacle;
   own: Piece;
   other: Piece;
-  reach: number;
   slide: SlidingPair | null;
+}
+
+/** Pairs that slide by one another, with what tells the far ones apart in one run of numbers. */
+interface Pairs {
+  list: Pair[];
+  /** Four a pair: where its own circle's middle lies from the other's at the face's start, x and y; both radii; what it is allowed. m. */
+  circles: Float64Array;
+  /** The stretch of the face for which the list is whole. */
+  from: number;
+  to: number;
 }
 
 /** A shape on a mount among obstacles, made ready to be tried at many places. */
@@ -169,7 +183,7 @@ export class Trial {
   readonly shape: LoadShape;
   private readonly near: { obstacle: Obstacle; piece: Piece }[] = [];
   private readonly parts: { when: GapWhen; pieces: readonly Piece[] }[];
-  private pairs: Pair[] | null = null;
+  private pairs: Pairs | null = null;
   /** What set the clearance the last time: near the last place it is close again, and spares looking at the rest. */
   private lastMet: { own: Piece; other: Piece; allow: number } | null = null;
   private lastPair: Pair | null = null;
@@ -181,14 +195,19 @@ export class Trial {
     this.mount = mount;
     this.shape = shape;
     this.start = poseAt(mount, shape, 0);
-    // What no spot on this mount comes near to is left out at once.
+    // What no spot on this mount comes near to is left out at once: the circle round all spots tells.
     const reach = reachOf(mount, shape);
-    const span = piece([poseAt(mount, shape, reach.from).at, poseAt(mount, shape, reach.to).at]);
-    const far = shape.lengthM + shape.heightM + Math.hypot(shape.leavingBy.x, shape.leavingBy.y) + 0.05 + AMPLE;
+    const [a, b] = [poseAt(mount, shape, reach.from).at, poseAt(mount, shape, reach.to).at];
+    const [x, y] = [(a.x + b.x) / 2, (a.y + b.y) / 2];
     const bow = mount.face.length > 2 ? mount.lengthM * 0.3 : 0;
-    for (const o of obstaclesFor(room, mount, shape)) {
-      if (without.includes(o.id)) continue;
-      for (const p of o.pieces) if (gapAtLeast(span, p) < far + bow) this.near.push({ obstacle: o, piece: p });
+    const leaving = Math.hypot(shape.leavingBy.x, shape.leavingBy.y);
+    const far = shape.lengthM + shape.heightM + leaving + 0.05 + AMPLE + bow + Math.hypot(a.x - b.x, a.y - b.y) / 2;
+    for (const o of room.obstacles) {
+      if (!meets(o, mount, shape) || without.includes(o.id)) continue;
+      for (const p of o.pieces) {
+        const [dx, dy, least] = [x - p.centre.x, y - p.centre.y, far + p.reach];
+        if (dx * dx + dy * dy < least * least) this.near.push({ obstacle: o, piece: p });
+      }
     }
     this.parts = [
       { when: 'at rest', pieces: shape.body },
@@ -235,17 +254,20 @@ export class Trial {
   /** The same by distance along the face. On a straight one the pairs slide, which is quicker. */
   along(alongM: number): { clearanceM: number; tightest: Tightest } {
     if (this.mount.face.length !== 2) return this.at(poseAt(this.mount, this.shape, alongM));
-    this.pairs ??= this.slidingPairs();
+    const { list, circles, from, to } = (this.pairs ??= this.slidingPairs());
+    if (alongM < from || alongM > to) return this.at(poseAt(this.mount, this.shape, alongM));
     const { along: u } = this.start;
     const { lastPair } = this;
+    const [sx, sy] = [u.x * alongM, u.y * alongM];
     let best = lastPair?.slide ? Math.min(AMPLE, lastPair.slide.gap(alongM, AMPLE) + lastPair.allow + BARELY) : AMPLE;
     let found: Pair | null = null;
-    for (const pair of this.pairs) {
+    for (let i = 0, k = 0; i < list.length; i++, k += 4) {
       // Circles round both tell most pairs apart before anything is worked out for them.
-      const dx = pair.own.centre.x + u.x * alongM - pair.other.centre.x;
-      const dy = pair.own.centre.y + u.y * alongM - pair.other.centre.y;
-      const least = best - pair.allow + pair.reach;
+      const dx = (circles[k] as number) + sx;
+      const dy = (circles[k + 1] as number) + sy;
+      const least = best - (circles[k + 3] as number) + (circles[k + 2] as number);
       if (least <= 0 || dx * dx + dy * dy >= least * least) continue;
+      const pair = list[i] as Pair;
       pair.slide ??= new SlidingPair(pair.own, pair.other, u);
       const gap = pair.slide.gap(alongM, best - pair.allow) + pair.allow;
       if (gap < best) {
@@ -269,15 +291,35 @@ export class Trial {
     return (this.steep ??= steepnessOn(this.mount, this.shape));
   }
 
-  private slidingPairs(): Pair[] {
-    const pairs: Pair[] = [];
-    for (const { when, pieces } of this.parts)
+  /** Pairs that come near one another anywhere a shape may lie on the face, by reach or by bosses. */
+  private slidingPairs(): Pairs {
+    const { mount, shape } = this;
+    const { along: u } = this.start;
+    let { from, to } = reachOf(mount, shape);
+    for (const span of bossSpans(mount, shape)) {
+      from = Math.min(from, span.from);
+      to = Math.max(to, span.to);
+    }
+    const list: Pair[] = [];
+    const numbers: number[] = [];
+    for (const { when, pieces } of this.parts) {
+      const allow = ALLOW[when];
       for (const shape of pieces) {
         const own = placedPiece(this.start, shape);
-        for (const { obstacle, piece: other } of this.near)
-          pairs.push({ when, allow: ALLOW[when], obstacle, own, other, reach: own.reach + other.reach, slide: null });
+        for (const { obstacle, piece: other } of this.near) {
+          const x = own.centre.x - other.centre.x;
+          const y = own.centre.y - other.centre.y;
+          const reach = own.reach + other.reach;
+          // Where their circles are nearest, within the stretch.
+          const s = Math.min(to, Math.max(from, -(x * u.x + y * u.y)));
+          const [dx, dy, least] = [x + u.x * s, y + u.y * s, AMPLE - allow + reach + BARELY];
+          if (least <= 0 || dx * dx + dy * dy >= least * least) continue;
+          list.push({ when, allow, obstacle, own, other, slide: null });
+          numbers.push(x, y, reach, allow);
+        }
       }
-    return pairs;
+    }
+    return { list, circles: new Float64Array(numbers), from, to };
   }
 }
 
@@ -367,10 +409,10 @@ interface Best {
   clearanceM: number;
 }
 
-/** The clearance at a spot, kept where it is the best so far. */
+/** The clearance at a spot, kept where it is better than the best so far by more than rounding: along a tube that lies level with the rail all spots are as good. */
 function tried(trial: Trial, s: number, best: Best): number {
   const { clearanceM } = trial.along(s);
-  if (clearanceM > best.clearanceM) {
+  if (clearanceM > best.clearanceM + ROUNDING) {
     best.alongM = s;
     best.clearanceM = clearanceM;
   }

@@ -207,13 +207,6 @@ export function gapBetween(a: Piece, b: Piece, limit = Infinity): number {
   return Math.sqrt(Math.min(nearest2(a.points, b.points), nearest2(b.points, a.points))) - radii;
 }
 
-/** The least a gap can be, from the circles round two pieces. */
-export function gapAtLeast(a: Piece, b: Piece): number {
-  const dx = a.centre.x - b.centre.x;
-  const dy = a.centre.y - b.centre.y;
-  return Math.sqrt(dx * dx + dy * dy) - a.reach - b.reach;
-}
-
 /** Nearest points of two pieces that are apart, on their outer faces; for the drawing of a gap. */
 export function gapLine(a: Piece, b: Piece): { from: Point; to: Point } {
   let best = Infinity;

@@ -1,4 +1,4 @@
-import type { Piece } from './shapes.ts';
+import { edgesOf, type Edges, type Piece } from './shapes.ts';
 
 /**
  * Two pieces of which one slides along a line: their gap at any distance, quickly. Along each edge's normal the
@@ -22,13 +22,29 @@ export class SlidingPair {
     this.ux = u.x;
     this.uy = u.y;
     this.radii = own.radiusM + other.radiusM;
-    const at0: number[] = [];
-    const slope: number[] = [];
+    const [mine, theirs] = [edgesOf(own), edgesOf(other)];
+    const n = (mine.length + theirs.length) / 3;
+    this.at0 = new Float64Array(n);
+    this.slope = new Float64Array(n);
     // Own edges move away from what lies along their normal; the other's edges are approached.
-    edgeLines(own.points, other.points, -1, u, at0, slope);
-    edgeLines(other.points, own.points, 1, u, at0, slope);
-    this.at0 = Float64Array.from(at0);
-    this.slope = Float64Array.from(slope);
+    this.lines(mine, other.points, -1, 0);
+    this.lines(theirs, own.points, 1, mine.length / 3);
+  }
+
+  /** The gap along each of one's edge normals, as a line over the way slid. */
+  private lines(edges: Edges, across: Piece['points'], sign: 1 | -1, from: number): void {
+    const { ux, uy, at0, slope } = this;
+    for (let i = 0, k = from; i < edges.length; i += 3, k++) {
+      const nx = edges[i] as number;
+      const ny = edges[i + 1] as number;
+      let least = Infinity;
+      for (const r of across) {
+        const d = r.x * nx + r.y * ny;
+        if (d < least) least = d;
+      }
+      at0[k] = least - (edges[i + 2] as number);
+      slope[k] = sign * (nx * ux + ny * uy);
+    }
   }
 
   /** The gap at a way slid, m; anything at least `limit` may be returned where it is no less than that. */
@@ -48,35 +64,6 @@ export class SlidingPair {
     return (
       Math.sqrt(Math.min(nearest2(this.own, sx, sy, this.other), nearest2(this.other, -sx, -sy, this.own))) - this.radii
     );
-  }
-}
-
-/** The gap along each of a ring's edge normals, as a line over the way slid. */
-function edgeLines(
-  ring: Piece['points'],
-  across: Piece['points'],
-  sign: 1 | -1,
-  u: { x: number; y: number },
-  at0: number[],
-  slope: number[],
-): void {
-  for (let i = 0; i < ring.length; i++) {
-    const p = ring[i];
-    const q = ring[(i + 1) % ring.length];
-    if (!p || !q) continue;
-    const dx = q.x - p.x;
-    const dy = q.y - p.y;
-    const long = Math.sqrt(dx * dx + dy * dy);
-    if (long < 1e-12) continue;
-    const nx = dy / long;
-    const ny = -dx / long;
-    let least = Infinity;
-    for (const r of across) {
-      const d = (r.x - p.x) * nx + (r.y - p.y) * ny;
-      if (d < least) least = d;
-    }
-    at0.push(least);
-    slope.push(sign * (nx * u.x + ny * u.y));
   }
 }
 

@@ -3,7 +3,7 @@ import type { Build } from '../build/build.ts';
 import type { Taking } from '../build/remedy.ts';
 import { COMMON_PACK_MASS, SURFACE_GRIP, SURFACE_ROLLING, UNLIMITED_SPEED } from '../constants.ts';
 import { donorGeometry, type DonorGeometry } from '../donor/geometry.ts';
-import { chosenPlacement, packMass } from '../layout/packPlacement.ts';
+import { chosenPlacement, packMass, type PackPlacement } from '../layout/packPlacement.ts';
 import { voltsSuit } from '../pack/volts.ts';
 import type { Cluster } from '../parts/gearParts.ts';
 import type { Kit } from '../parts/kit.ts';
@@ -131,6 +131,7 @@ export class PlanContext {
   private spread: RangeBand | null | undefined;
   private standing: AxleLoads | undefined;
   private cap: StartCap | undefined;
+  private lies: PackPlacement | null | undefined;
   private speed: { ms: number; helpedMs: number } | undefined;
 
   private constructor(
@@ -254,6 +255,16 @@ export class PlanContext {
     return this.pack ? chosenPlacement(this, this.pack).place : null;
   }
 
+  /**
+   * Where the pack in question lies; null without one. Where a motor hangs does not move a pack by more than a hand:
+   * cases run through by the thousand share one place for all kits, all else takes the place beside its own motor.
+   */
+  get placement(): PackPlacement | null {
+    if (this.lies === undefined)
+      this.lies = this.pack ? chosenPlacement(this, this.pack, this.detail ? this.kit : null) : null;
+    return this.lies;
+  }
+
   /** All that moves, kg. */
   get systemMassKg(): number {
     return this.asItWillBe.massKg;
@@ -280,7 +291,7 @@ export class PlanContext {
 
   /** What the conversion puts on the vehicle, each where it lies; a common pack where none is in question. */
   get added(): Added {
-    return { kit: this.kit, fittingsKg: massOf(this.asItWillBe, 'fittings'), pack: packMass(this, this.pack) };
+    return { kit: this.kit, fittingsKg: massOf(this.asItWillBe, 'fittings'), pack: packMass(this.pack, this.placement) };
   }
 
   /** Where the weight stands with it. */

@@ -3,6 +3,7 @@ import { chainLength } from '../donor/frames/chains.ts';
 import { lengthOf, sub, type Point } from '../donor/frames/point.ts';
 import type { DonorGeometry } from '../donor/geometry.ts';
 import type { Hazard } from './hazards.ts';
+import type { BoxId } from '../parts/leads.ts';
 import { runsOf, type Run } from './runs.ts';
 import { Ways, type Anchor } from './ways.ts';
 
@@ -33,8 +34,28 @@ export interface Bare {
   barMiddle: Anchor;
   hand: Point[];
   handLong: number;
-  /** Spots that are the same whatever the kit, hung once. */
-  hung: Map<string, Anchor>;
+  /** Boxes hung before, by what they are: many kits have one in the same place. */
+  hung: Map<BoxId, HungBox[]>;
+}
+
+/** A box with its place in the side view, m. */
+export interface PlacedBox {
+  id: BoxId;
+  at: Point;
+  /** Out of the middle, to the right, m: what sits on a hand or in one of two wheels. */
+  zM: number;
+  /** Put there by hand. */
+  byHand: boolean;
+  /** It may be moved: what is bolted to a wheel or the bracket may not. */
+  moves: boolean;
+}
+
+/** A box where it hangs on the ways. */
+export interface HungBox {
+  box: PlacedBox;
+  /** Way of its own to the spot it hangs on, out of the side view or along the bar, m. */
+  byM: number;
+  anchor: Anchor;
 }
 
 /** What they are made from. */

@@ -5,7 +5,7 @@ import type { DonorGeometry } from '../donor/geometry.ts';
 import { kindTraits } from '../donor/kinds.ts';
 import { placeController } from '../layout/controller.ts';
 import { frameRoom } from '../layout/frameRoom.ts';
-import { chosenPlacement } from '../layout/packPlacement.ts';
+import type { PackPlacement } from '../layout/packPlacement.ts';
 import { packShape, type LoadShape } from '../layout/packShape.ts';
 import { placed, type Placement } from '../layout/place.ts';
 import { motorPlace, type Kit } from '../parts/kit.ts';
@@ -13,21 +13,9 @@ import type { BoxId } from '../parts/leads.ts';
 import type { Pack, PackPlace } from '../parts/pack.ts';
 import type { Shelf } from '../parts/part.ts';
 import { barItems, type BarItem, type BarItemId } from './bar.ts';
-import { bareWays, type Bare } from './bareWays.ts';
+import { bareWays, type Bare, type HungBox, type PlacedBox } from './bareWays.ts';
 import type { Run } from './runs.ts';
 import type { Anchor, Ways } from './ways.ts';
-
-/** A box with its place in the side view, m. */
-export interface PlacedBox {
-  id: BoxId;
-  at: Point;
-  /** Out of the middle, to the right, m: what sits on a hand or in one of two wheels. */
-  zM: number;
-  /** Put there by hand. */
-  byHand: boolean;
-  /** It may be moved: what is bolted to a wheel or the bracket may not. */
-  moves: boolean;
-}
 
 /** What a vehicle's ways are made from. */
 export interface WaysFrom {
@@ -37,6 +25,8 @@ export interface WaysFrom {
   pack: Pack | null;
   shelf: Shelf;
   detail: boolean;
+  /** Where the pack lies, once it is asked for; null without one. */
+  readonly placement: PackPlacement | null;
   /** Parts of remedies taken that go to leads, by id. */
   taken: readonly string[];
 }
@@ -72,8 +62,7 @@ export class Net {
   readonly calibrated: boolean;
   private readonly from: WaysFrom;
   private readonly bare: Bare;
-  private readonly boxes = new Map<BoxId, PlacedBox>();
-  private readonly anchors = new Map<BoxId, Anchor>();
+  private readonly boxes = new Map<BoxId, HungBox>();
   private items: Record<'left' | 'right', BarItem[]> | undefined;
   private lies: { laid: Laid | null; place: PackPlace | null } | undefined;
 
@@ -86,15 +75,17 @@ export class Net {
 
   /** Where a box hangs; null for one that this conversion does not have. */
   anchor(id: BoxId): Anchor | null {
-    const known = this.anchors.get(id);
-    if (known) return known;
-    this.hang(id);
-    return this.anchors.get(id) ?? null;
+    return this.hung(id)?.anchor ?? null;
   }
 
   /** A box's place in the side view. */
   box(id: BoxId): PlacedBox | null {
-    return this.anchor(id) ? (this.boxes.get(id) ?? null) : null;
+    return this.hung(id)?.box ?? null;
+  }
+
+  private hung(id: BoxId): HungBox | undefined {
+    if (!this.boxes.has(id)) this.hang(id);
+    return this.boxes.get(id);
   }
 
   private hang(id: BoxId): void {
@@ -157,26 +148,31 @@ export class Net {
 
   private put(id: BoxId, at: Point, moves: boolean, may?: (run: Run) => boolean, extraM = 0): void {
     const own = moves ? this.from.build.wiring.boxes[id] : undefined;
-    const spot = own ? { x: own.xM, y: own.yM } : at;
-    const { hung, ways } = this.bare;
-    const key = `${id} ${spot.x} ${spot.y} ${extraM} ${own !== undefined}`;
-    let anchor = hung.get(key);
-    if (!anchor) hung.set(key, (anchor = own ? ways.hang(spot) : ways.hang(spot, may, extraM)));
-    this.anchors.set(id, anchor);
-    this.boxes.set(id, { id, at: spot, zM: -extraM, byHand: own !== undefined, moves });
+    const { ways } = this.bare;
+    const box = { id, at: own ? { x: own.xM, y: own.yM } : at, zM: -extraM, byHand: own !== undefined, moves };
+    this.hangAs(box, extraM, () => (own ? ways.hang(box.at) : ways.hang(at, may, extraM)));
   }
 
   /** What sits on the bar hangs on its middle by the bar's own way. */
   private onBar(id: BoxId, at: Point, lengthM: number, zM = 0): void {
-    const { barMiddle: on, middle, hung } = this.bare;
-    const key = `bar ${at.x} ${at.y} ${lengthM}`;
-    let anchor = hung.get(key);
-    if (!anchor) {
-      const hop = { lengthM, points: [at, middle], run: 'bar', steers: true };
-      hung.set(key, (anchor = { ...on, hops: [hop, ...on.hops] }));
-    }
-    this.anchors.set(id, anchor);
-    this.boxes.set(id, { id, at, zM, byHand: false, moves: false });
+    const { barMiddle: on, middle } = this.bare;
+    this.hangAs({ id, at, zM, byHand: false, moves: false }, lengthM, () => ({
+      spot: on.spot,
+      hops: [{ lengthM, points: [at, middle], run: 'bar', steers: true }, ...on.hops],
+    }));
+  }
+
+  /** A box as it was hung before in the very place and by as much, or hung now. */
+  private hangAs(box: PlacedBox, byM: number, hang: () => Anchor): void {
+    const { hung } = this.bare;
+    let here = hung.get(box.id);
+    if (!here) hung.set(box.id, (here = []));
+    let found = here.find(
+      ({ box: b, byM: by }) =>
+        b.at.x === box.at.x && b.at.y === box.at.y && by === byM && b.zM === box.zM && b.byHand === box.byHand,
+    );
+    if (!found) here.push((found = { box, byM, anchor: hang() }));
+    this.boxes.set(box.id, found);
   }
 
   private onHand(id: BoxId, side: 'left' | 'right', item: BarItemId): void {
@@ -224,12 +220,10 @@ export class Net {
 
   private pack(): { laid: Laid | null; place: PackPlace | null } {
     if (!this.lies) {
-      const { pack } = this.from;
-      // Candidates share one place of the pack for all kits, as they do for its weight.
-      const taken = pack ? chosenPlacement(this.from, pack, this.placedFor) : null;
+      const { pack, placement } = this.from;
       this.lies = {
-        laid: pack && taken?.lies ? laidPack(pack, taken.lies) : null,
-        place: taken?.place ?? null,
+        laid: pack && placement?.lies ? laidPack(pack, placement.lies) : null,
+        place: placement?.place ?? null,
       };
     }
     return this.lies;

@@ -99,15 +99,14 @@ export function extensionsFor(lead: Pick<WiredLead, 'plug'>, all: readonly Exten
 /** Places where surplus may be stowed, the best first; never round the head tube, never by the crank. */
 function stowOptions({ build, geometry: g }: WaysFrom, lead: WiredLead, pack: string | null): StowPlace[] {
   const { kind } = build.donor;
-  const tail = lead.from === 'junction' || lead.from === 'display';
-  return [
-    ...(tail ? (['alongBar'] as const) : []),
-    ...(g.box && (lead.from === 'pack' || lead.from === 'controller') ? (['box'] as const) : []),
-    ...(pack === 'frameBag' || pack === 'topTube' ? (['bag'] as const) : []),
-    ...(kind === 'longtail' ? (['underDeck'] as const) : []),
-    'underTube',
-    ...(kindTraits[kind].seat === 'saddle' && kind !== 'deltaTrike' ? (['behindSeatTube'] as const) : []),
-  ];
+  const places: StowPlace[] = [];
+  if (lead.from === 'junction' || lead.from === 'display') places.push('alongBar');
+  if (g.box && (lead.from === 'pack' || lead.from === 'controller')) places.push('box');
+  if (pack === 'frameBag' || pack === 'topTube') places.push('bag');
+  if (kind === 'longtail') places.push('underDeck');
+  places.push('underTube');
+  if (kindTraits[kind].seat === 'saddle' && kind !== 'deltaTrike') places.push('behindSeatTube');
+  return places;
 }
 
 /** Whether sizes that a frame's drawing hangs on were measured. */
@@ -166,13 +165,18 @@ function commonTo(from: WaysFrom, net: Net): Common {
 const drips = (box: BoxId): number => (box === 'controller' || box === 'motor' ? 1 : 0);
 
 /** One lead on its way: needed, supplied, what follows. */
-function routeLead(from: WaysFrom, net: Net, common: Common, lead: WiredLead): JudgedLead {
+function routeLead(
+  from: WaysFrom,
+  net: Net,
+  common: Common,
+  lead: WiredLead,
+  ends: readonly [Anchor, Anchor],
+): JudgedLead {
   const { build, geometry: g } = from;
   const choice = build.wiring.leads[lead.id] ?? usualLead;
   const past = mayPass(lead, from.kit);
-  const anchor = (box: BoxId): Anchor => net.anchor(box) as Anchor;
   const corners = choice.way.map((p): Anchor => ({ ...net.ways.hang({ x: p.xM, y: p.yM }), hops: [] }));
-  const stops = [anchor(lead.from), ...corners, anchor(lead.to)];
+  const stops = corners.length > 0 ? [ends[0], ...corners, ends[1]] : ends;
   const facts = wayFacts(net.ways, stops, past, g, common.rearTravelM);
   const byString = choice.stringM;
   const way = byString ?? facts.lengthM;
@@ -291,8 +295,22 @@ const routed = new WeakMap<Kit, { from: readonly unknown[]; made: Routed }>();
  */
 export function routedLeads(from: WaysFrom, wired: () => readonly WiredLead[]): Routed {
   const net = new Net(from);
-  const { build, shelf, kit } = from;
-  const on: readonly unknown[] = [
+  const { build, kit } = from;
+  // What is not frozen may have been changed in place.
+  const fixed = Object.isFrozen(build.donor) && Object.isFrozen(build.wiring) && Object.isFrozen(build.schools);
+  if (!fixed) return routeAll(from, net, wired());
+  const on = routedFrom(from, net);
+  const before = routed.get(kit);
+  if (before?.from.every((part, i) => part === on[i])) return before.made;
+  const made = routeAll(from, net, wired());
+  routed.set(kit, { from: on, made });
+  return made;
+}
+
+/** All that a kit's leads hang on. */
+function routedFrom(from: WaysFrom, net: Net): unknown[] {
+  const { build, shelf } = from;
+  return [
     from.geometry,
     build.donor,
     build.wiring,
@@ -308,15 +326,16 @@ export function routedLeads(from: WaysFrom, wired: () => readonly WiredLead[]): 
     from.detail,
     from.taken.join(),
   ];
-  // What is not frozen may have been changed in place.
-  const fixed = Object.isFrozen(build.donor) && Object.isFrozen(build.wiring) && Object.isFrozen(build.schools);
-  const before = fixed ? routed.get(kit) : undefined;
-  if (before?.from.every((part, i) => part === on[i])) return before.made;
-  const here = wired().filter((l) => net.anchor(l.from) !== null && net.anchor(l.to) !== null);
+}
+
+function routeAll(from: WaysFrom, net: Net, wired: readonly WiredLead[]): Routed {
   const common = commonTo(from, net);
-  const made = { net, leads: here.map((lead) => routeLead(from, net, common, lead)) };
-  if (fixed) routed.set(kit, { from: on, made });
-  return made;
+  const leads: JudgedLead[] = [];
+  for (const lead of wired) {
+    const [a, b] = [net.anchor(lead.from), net.anchor(lead.to)];
+    if (a && b) leads.push(routeLead(from, net, common, lead, [a, b]));
+  }
+  return { net, leads };
 }
 
 /** A lead with its way drawn out. */

@@ -2,7 +2,7 @@ import { lengthOf, sub, type Point } from '../donor/frames/point.ts';
 import type { DonorGeometry } from '../donor/geometry.ts';
 import { suspensionAt } from '../layout/suspension.ts';
 import type { Hazard, Past } from './hazards.ts';
-import type { Anchor, WayEdge, Ways } from './ways.ts';
+import type { Anchor, Spot, WayStep, Ways } from './ways.ts';
 
 /** Lead taken beside a pivot's own travel, m. Source: models, §10. */
 export const PIVOT_TAKES = 0.03;
@@ -19,33 +19,41 @@ export interface WayFacts {
   near: readonly Hazard['what'][];
 }
 
-/** The same of a way between two spots on tubes, hops to the boxes left out. */
+const NEAR_NOTHING: WayFacts['near'] = [];
+
+/** The same of a way between two spots, hops to the boxes left out, and how it begins and ends. */
 interface Core extends WayFacts {
   first: boolean;
   last: boolean;
 }
 
-/** Ways between the same spots are the same array: what is told of them is told once. */
-const kept = new WeakMap<readonly WayEdge[], Core>();
+/** Between two spots, by what may be passed; a spot is of one vehicle's ways alone. */
+const kept = new WeakMap<Spot, WeakMap<Spot, Map<Past, Core>>>();
 
-function coreFacts(edges: readonly WayEdge[], g: DonorGeometry, rearTravelM: number): Core {
-  const known = kept.get(edges);
-  if (known) return known;
-  const made: Core = {
-    lengthM: edges.reduce((sum, e) => sum + e.lengthM, 0),
-    first: edges[0]?.steers ?? false,
-    last: edges.at(-1)?.steers ?? false,
-    turns: turnsIn(edges.map((e) => e.steers)),
-    folds: g.hinge !== null && edges.some((e) => goesOver(e.points, g.hinge as Point)),
-    travelM: travelTaken(edges, g, rearTravelM),
-    near: [...new Set(edges.flatMap((e) => (e.near ? [e.near] : [])))],
-  };
-  kept.set(edges, made);
+/** What is told of a way between two spots, told once. */
+function coreFacts(ways: Ways, from: Spot, to: Spot, past: Past, g: DonorGeometry, rearTravelM: number): Core {
+  let byTo = kept.get(from);
+  if (!byTo) kept.set(from, (byTo = new WeakMap()));
+  let byPast = byTo.get(to);
+  if (!byPast) byTo.set(to, (byPast = new Map()));
+  let made = byPast.get(past);
+  if (!made) byPast.set(past, (made = coreOf(ways, ways.along(from, to, past), past, g, rearTravelM)));
   return made;
 }
 
-const turnsIn = (steers: readonly boolean[]): number =>
-  steers.reduce((n, s, i) => (i > 0 && s !== steers[i - 1] ? n + 1 : n), 0);
+function coreOf(ways: Ways, steps: readonly WayStep[], past: Past, g: DonorGeometry, rearTravelM: number): Core {
+  const { hinge } = g;
+  const near = new Set(steps.flatMap((s) => (s.near && !past.includes(s.near) ? [s.near] : [])));
+  return {
+    lengthM: steps.reduce((sum, s) => sum + s.lengthM, 0),
+    first: steps[0]?.steers ?? false,
+    last: steps.at(-1)?.steers ?? false,
+    turns: steps.reduce((n, s, i) => (i > 0 && s.steers !== steps[i - 1]?.steers ? n + 1 : n), 0),
+    folds: hinge !== null && steps.some((s) => goesOver(ways.drawn(s).points, hinge)),
+    travelM: g.suspension ? travelTaken(ways, steps, g, rearTravelM) : 0,
+    near: [...near],
+  };
+}
 
 /** Whether a line goes over a point of its own tube. */
 function goesOver(points: readonly Point[], at: Point): boolean {
@@ -57,12 +65,11 @@ function goesOver(points: readonly Point[], at: Point): boolean {
 }
 
 /** How much the way past a swinging rear end changes through its travel: longest less shortest, and room at the pivot. */
-function travelTaken(edges: readonly WayEdge[], g: DonorGeometry, travelM: number): number {
-  if (!g.suspension) return 0;
-  const swings = (e: WayEdge): boolean => e.role === 'stay' || e.role === 'chainstay';
-  const at = edges.findIndex((e, i) => i > 0 && swings(e) !== swings(edges[i - 1] as WayEdge));
+function travelTaken(ways: Ways, steps: readonly WayStep[], g: DonorGeometry, travelM: number): number {
+  const swings = (s: WayStep): boolean => s.role === 'stay' || s.role === 'chainstay';
+  const at = steps.findIndex((s, i) => i > 0 && swings(s) !== swings(steps[i - 1] as WayStep));
   if (at < 0) return 0;
-  const fixed = (edges[at] as WayEdge).points[0] as Point;
+  const fixed = ways.drawn(steps[at] as WayStep).points[0] as Point;
   let [least, most] = [Infinity, 0];
   for (let k = 0; k <= 10; k++) {
     const pose = suspensionAt(g, travelM, k / 10);
@@ -74,24 +81,8 @@ function travelTaken(edges: readonly WayEdge[], g: DonorGeometry, travelM: numbe
   return most - least + PIVOT_TAKES;
 }
 
-/** Facts of ways straight from one anchor to another, by what they may pass; an anchor hangs on one vehicle's ways alone. */
-const told = new WeakMap<Anchor, WeakMap<Anchor, Map<Past, WayFacts>>>();
-
-/** What is told of a way from stop to stop. */
-export function wayFacts(...asked: Parameters<typeof factsBetween>): WayFacts {
-  const [, stops, past] = asked;
-  if (stops.length > 2) return factsBetween(...asked);
-  const [from, to] = stops as [Anchor, Anchor];
-  let byTo = told.get(from);
-  if (!byTo) told.set(from, (byTo = new WeakMap()));
-  let byPast = byTo.get(to);
-  if (!byPast) byTo.set(to, (byPast = new Map()));
-  let made = byPast.get(past);
-  if (!made) byPast.set(past, (made = factsBetween(...asked)));
-  return made;
-}
-
-function factsBetween(
+/** What is told of a way from stop to stop, the hops to its first and last box included. */
+export function wayFacts(
   ways: Ways,
   stops: readonly Anchor[],
   past: Past,
@@ -99,20 +90,32 @@ function factsBetween(
   rearTravelM: number,
 ): WayFacts {
   const [from, to] = [stops[0] as Anchor, stops.at(-1) as Anchor];
-  const legs = stops.slice(1).map((to, i) => coreFacts(ways.along(stops[i] as Anchor, to, past), g, rearTravelM));
-  const hops = [...from.hops, ...to.hops].reduce((sum, h) => sum + h.lengthM, 0);
-  const steers = [
-    ...from.hops.map((h) => h.steers),
-    ...legs.flatMap((l) => (l.lengthM > 0 ? [l.first, l.last] : [])),
-    ...[...to.hops].reverse().map((h) => h.steers),
-  ];
-  // A leg that turns an even number of times ends as it began: its own turns count, not those between its ends.
-  const inside = legs.reduce((sum, l) => sum + l.turns - (l.lengthM > 0 && l.first !== l.last ? 1 : 0), 0);
-  return {
-    lengthM: legs.reduce((sum, l) => sum + l.lengthM, 0) + hops,
-    turns: turnsIn(steers) + inside,
-    folds: legs.some((l) => l.folds),
-    travelM: Math.max(0, ...legs.map((l) => l.travelM)),
-    near: [...new Set(legs.flatMap((l) => l.near))].filter((n) => !past.includes(n)),
-  };
+  let [lengthM, travelM, turns, folds] = [0, 0, 0, false];
+  let near: WayFacts['near'] = NEAR_NOTHING;
+  // Turns are counted from part to part: a leg brings its own, and one where it does not go on as the last ended.
+  let steers: boolean | null = null;
+  for (const hop of from.hops) {
+    lengthM += hop.lengthM;
+    if (steers !== null && hop.steers !== steers) turns++;
+    steers = hop.steers;
+  }
+  for (let i = 1; i < stops.length; i++) {
+    const leg = coreFacts(ways, (stops[i - 1] as Anchor).spot, (stops[i] as Anchor).spot, past, g, rearTravelM);
+    if (leg.lengthM > 0) {
+      if (steers !== null && leg.first !== steers) turns++;
+      steers = leg.last;
+    }
+    lengthM += leg.lengthM;
+    turns += leg.turns;
+    travelM = Math.max(travelM, leg.travelM);
+    folds ||= leg.folds;
+    if (leg.near.length > 0) near = near.length > 0 ? [...new Set([...near, ...leg.near])] : leg.near;
+  }
+  for (let i = to.hops.length - 1; i >= 0; i--) {
+    const hop = to.hops[i] as Anchor['hops'][number];
+    lengthM += hop.lengthM;
+    if (steers !== null && hop.steers !== steers) turns++;
+    steers = hop.steers;
+  }
+  return { lengthM, turns, folds, travelM, near };
 }

@@ -15,7 +15,18 @@ const REFUSED = 60;
 const LEAST_COST = 1e-6;
 /** Pieces a run is cut into at most, m: what is near a crank or a tyre is told of that piece alone. */
 const PIECE = 0.2;
-/** One piece of a way: of a run, a joint, or a hop to a box. */
+/** A part of a piece that a way takes, from one share of it to another: all but its line. */
+export interface WayStep {
+  at: number;
+  from: number;
+  to: number;
+  lengthM: number;
+  role: RunRole;
+  steers: boolean;
+  near: Hazard['what'] | null;
+}
+
+/** One piece of a way as it is drawn: of a run, a joint, or a hop to a box. */
 export interface WayEdge {
   /** Its piece of tube, the same for every lead along it. */
   piece: string;
@@ -48,11 +59,15 @@ interface Piece {
   points: Point[];
 }
 
-/** Where a box hangs on the ways: on a piece, or on another anchor by a way of its own. */
-export interface Anchor {
+/** A spot on the ways: a piece, and the share of it from its first end. */
+export interface Spot {
   piece: number;
-  /** Share of the piece from its first end. */
   share: number;
+}
+
+/** Where a box hangs on the ways: on a spot, by hops of its own. Those on one bar hang on the same spot. */
+export interface Anchor {
+  spot: Spot;
   hops: { lengthM: number; points: Point[]; run: string; steers: boolean }[];
 }
 
@@ -64,12 +79,10 @@ export class Ways {
   private readonly bracket: Point;
   private readonly nodes: Node[] = [];
   private readonly pieces: Piece[] = [];
-  private neighbours: { to: number; piece: number }[][] | null = null;
+  private neighbours: Neighbour[][] | null = null;
   private readonly byNodes = new Map<string, number>();
-  private readonly found = new Map<string, Tree>();
-  private readonly costOfAll = new Map<string, Float64Array>();
+  private readonly found = new Map<Past, { costs: Float64Array; trees: Map<number, Tree> }>();
   private readonly piecesOf: number[][];
-  private readonly ways = new Map<string, WayEdge[]>();
 
   constructor(runs: readonly Run[], bracket: Point, hazards: readonly Hazard[]) {
     this.runs = runs;
@@ -193,7 +206,7 @@ export class Ways {
   /** Hangs a box on the nearest run that may bear it; `extraM` is what lies out of the side view. */
   hang(at: Point, may: (run: Run) => boolean = () => true, extraM = 0): Anchor {
     const foot = nearestFoot(this.runs, at, may) ?? nearestFoot(this.runs, at, () => true);
-    if (!foot) return { piece: 0, share: 0, hops: [] };
+    if (!foot) return { spot: { piece: 0, share: 0 }, hops: [] };
     const piece =
       (this.piecesOf[foot.run] as number[]).find((n) => {
         const { a, b } = this.pieces[n] as Piece;
@@ -201,8 +214,7 @@ export class Ways {
       }) ?? 0;
     const { a, drawnM, steers } = this.pieces[piece] as Piece;
     return {
-      piece,
-      share: drawnM > 0 ? (foot.alongM - this.at(a).alongM) / drawnM : 0,
+      spot: { piece, share: drawnM > 0 ? (foot.alongM - this.at(a).alongM) / drawnM : 0 },
       hops: [{ lengthM: foot.offM + extraM, points: [at, foot.at], run: 'a hop', steers }],
     };
   }
@@ -217,8 +229,6 @@ export class Ways {
       if (on.has(String(i))) p.scale = measuredM / drawn;
     });
     this.found.clear();
-    this.costOfAll.clear();
-    this.ways.clear();
   }
 
   private costOf(p: Piece, past: Past): number {
@@ -228,19 +238,19 @@ export class Ways {
     );
   }
 
-  /** What each piece costs a lead that may pass so much. */
-  private costs(past: Past): Float64Array {
-    const name = past.join();
-    let made = this.costOfAll.get(name);
-    if (!made) this.costOfAll.set(name, (made = Float64Array.from(this.pieces, (p) => this.costOf(p, past))));
-    return made;
+  /** The tree from one node for a lead that may pass so much, kept. */
+  private fromNode(node: number, past: Past): Tree {
+    let kept = this.found.get(past);
+    if (!kept) {
+      const costs = Float64Array.from(this.pieces, (p) => this.costOf(p, past));
+      this.found.set(past, (kept = { costs, trees: new Map() }));
+    }
+    let tree = kept.trees.get(node);
+    if (!tree) kept.trees.set(node, (tree = treeFrom(node, this.joints(), kept.costs)));
+    return tree;
   }
 
-  /** The tree from one node, kept. */
-  private fromNode(node: number, past: Past): Tree {
-    const name = `${past.join()}|${node}`;
-    const kept = this.found.get(name);
-    if (kept) return kept;
+  private joints(): readonly (readonly Neighbour[])[] {
     if (!this.neighbours) {
       this.neighbours = this.nodes.map(() => []);
       for (const piece of this.byNodes.values()) {
@@ -249,9 +259,7 @@ export class Ways {
         (this.neighbours[b] as Neighbour[]).push({ to: a, piece });
       }
     }
-    const made = treeFrom(node, this.neighbours, this.costs(past));
-    this.found.set(name, made);
-    return made;
+    return this.neighbours;
   }
 
   /** The cheapest way between two anchors, as edges from first to last, hops to the boxes included. */
@@ -267,20 +275,13 @@ export class Ways {
     });
     return [
       ...from.hops.map((h) => hop(h, false)),
-      ...this.along(from, to, past),
+      ...this.along(from.spot, to.spot, past).map((step) => this.drawn(step)),
       ...[...to.hops].reverse().map((h) => hop(h, true)),
     ];
   }
 
-  /** The way between two spots on tubes, hops to boxes left out; the same array whoever asks. */
-  along(from: Anchor, to: Anchor, past: Past): WayEdge[] {
-    const name = `${past.join()}|${from.piece}|${from.share}|${to.piece}|${to.share}`;
-    let made = this.ways.get(name);
-    if (!made) this.ways.set(name, (made = this.between(from, to, past)));
-    return made;
-  }
-
-  private between(from: Anchor, to: Anchor, past: Past): WayEdge[] {
+  /** The way between two spots, hops to boxes left out. */
+  along(from: Spot, to: Spot, past: Past): WayStep[] {
     const [p, q] = [this.pieces[from.piece] as Piece, this.pieces[to.piece] as Piece];
     if (from.piece === to.piece) return [this.part(from.piece, from.share, to.share)];
     let best: { cost: number; a: 0 | 1; b: 0 | 1 } | null = null;
@@ -297,7 +298,7 @@ export class Ways {
     if (!best) return [];
     const first = best.a === 0 ? p.a : p.b;
     const { by } = this.fromNode(first, past);
-    const whole: WayEdge[] = [];
+    const whole: WayStep[] = [];
     for (let node = best.b === 0 ? q.a : q.b; node !== first;) {
       const at = by[node] as number;
       const piece = this.pieces[at] as Piece;
@@ -306,24 +307,30 @@ export class Ways {
       node = forward ? piece.a : piece.b;
     }
     return [this.part(from.piece, from.share, best.a), ...whole, this.part(to.piece, best.b, to.share)].filter(
-      (e) => e.lengthM > 1e-9 || e.points.length > 2,
+      (step) => step.lengthM > 1e-9,
     );
   }
 
   /** A part of a piece between two shares of it. */
-  private part(at: number, from: number, to: number): WayEdge {
+  private part(at: number, from: number, to: number): WayStep {
+    const { drawnM, scale, role, steers, near } = this.pieces[at] as Piece;
+    return { at, from, to, lengthM: drawnM * scale * Math.abs(to - from), role, steers, near };
+  }
+
+  /** A step with its line. */
+  drawn({ at, from, to, lengthM, role, steers, near }: WayStep): WayEdge {
     const p = this.pieces[at] as Piece;
     const long = chainLength(p.points);
     const [low, high] = [Math.min(from, to), Math.max(from, to)];
     const points = low <= 0 && high >= 1 ? p.points : between(p.points, long * low, long * high);
     return {
       piece: String(at),
-      lengthM: p.drawnM * p.scale * (high - low),
+      lengthM,
       run: p.run,
-      role: p.role,
+      role,
       points: from <= to ? points : [...points].reverse(),
-      steers: p.steers,
-      near: p.near,
+      steers,
+      near,
     };
   }
 }

@@ -6,7 +6,8 @@ import { boxIds, type BoxId, type Socket } from '../parts/leads.ts';
 import { tyreRadius } from '../quantity/tyre.ts';
 import type { PlanContext } from '../vehicle/context.ts';
 import { chosenControls, freeSockets, wiredLeads, type WiredLead } from './asWired.ts';
-import type { Net, PlacedBox, WaysFrom } from './boxes.ts';
+import type { PlacedBox } from './bareWays.ts';
+import type { Net, WaysFrom } from './boxes.ts';
 import { meterChecks, type MeterCheck } from './checks.ts';
 import { joinedBeyond, joinedHere, joinedOf, type Joined } from '../pack/joined.ts';
 import { drawnLead, routedLeads, tiedOnce, type JudgedLead, type RoutedLead } from './leads.ts';
@@ -101,6 +102,9 @@ class Wired {
       pack,
       shelf,
       detail,
+      get placement() {
+        return context.placement;
+      },
       taken: taken.filter((t) => t.place === 'leads').map((t) => t.part),
     };
   }
