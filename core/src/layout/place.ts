@@ -1,6 +1,6 @@
 import type { fixings } from '../build/choice.ts';
 import { BATTERY_CLEARANCE_WANTED } from '../constants.ts';
-import { pointAlong } from '../donor/frames/chains.ts';
+import { laidChain, pointOn } from '../donor/frames/chains.ts';
 import type { Point } from '../donor/frames/point.ts';
 import type { PackPlace } from '../parts/pack.ts';
 import { turned, type LoadShape } from './packShape.ts';
@@ -87,29 +87,27 @@ const ROUNDING = 1e-9;
 /** A shape's pose with its low end a way along a face. A stiff rail bridges hollows and rides on humps. */
 export function poseAt(mount: Mount, shape: LoadShape, alongM: number): Pose {
   const { face, side } = mount;
-  const a = pointAlong(face, alongM);
-  const b = pointAlong(face, alongM + shape.lengthM);
+  const chain = laidChain(face);
+  const a = pointOn(chain, alongM);
+  const b = pointOn(chain, alongM + shape.lengthM);
   const dx = b.x - a.x;
   const dy = b.y - a.y;
   const d = Math.sqrt(dx * dx + dy * dy) || 1e-9;
   const along = { x: dx / d, y: dy / d };
   const normal = { x: -along.y * side, y: along.x * side };
   if (face.length === 2) return { at: a, along, normal, hollowM: 0 };
+  const { waysM } = chain;
   let lift = 0;
   let hollow = 0;
-  let way = 0;
   // Corners of the face under the rail, its first and last among them.
   for (let i = 0; i < face.length; i++) {
-    const r = face[i] as Point;
-    if (i > 0) {
-      const before = face[i - 1] as Point;
-      way += Math.sqrt((r.x - before.x) ** 2 + (r.y - before.y) ** 2);
-    }
+    const way = waysM[i] as number;
     if (way < alongM) continue;
     if (way > alongM + shape.lengthM) break;
+    const r = face[i] as Point;
     const up = (r.x - a.x) * normal.x + (r.y - a.y) * normal.y;
-    lift = Math.max(lift, up);
-    hollow = Math.max(hollow, -up);
+    if (up > lift) lift = up;
+    if (-up > hollow) hollow = -up;
   }
   return {
     at: { x: a.x + normal.x * lift, y: a.y + normal.y * lift },
@@ -182,6 +180,8 @@ export class Trial {
   readonly mount: Mount;
   readonly shape: LoadShape;
   private readonly near: { obstacle: Obstacle; piece: Piece }[] = [];
+  /** Three a near piece: its circle's middle, x and y, and radius, m. */
+  private readonly circles: Float64Array;
   private readonly parts: { when: GapWhen; pieces: readonly Piece[] }[];
   private pairs: Pairs | null = null;
   /** What set the clearance the last time: near the last place it is close again, and spares looking at the rest. */
@@ -209,6 +209,10 @@ export class Trial {
         if (dx * dx + dy * dy < least * least) this.near.push({ obstacle: o, piece: p });
       }
     }
+    this.circles = new Float64Array(3 * this.near.length);
+    this.near.forEach(({ piece: { centre, reach } }, i) => {
+      this.circles.set([centre.x, centre.y, reach], 3 * i);
+    });
     this.parts = [
       { when: 'at rest', pieces: shape.body },
       ...(shape.leaving ? [{ when: 'coming off its rail' as const, pieces: shape.leaving }] : []),
@@ -219,7 +223,7 @@ export class Trial {
 
   /** The smallest gap of any pose, with what sets it. */
   at(pose: Pose): { clearanceM: number; tightest: Tightest } {
-    const { lastMet } = this;
+    const { lastMet, near, circles } = this;
     // A bound just past that gap, so that the first of all as close as it is found as ever.
     const lastHere = lastMet && placedPiece(pose, lastMet.own);
     let best =
@@ -232,12 +236,13 @@ export class Trial {
         const x = at.x + along.x * own.centre.x + normal.x * own.centre.y;
         const y = at.y + along.y * own.centre.x + normal.y * own.centre.y;
         let here = own === lastMet?.own ? lastHere : null;
-        for (const { obstacle, piece: other } of this.near) {
+        for (let i = 0, k = 0; i < near.length; i++, k += 3) {
           // Circles round both tell most pairs apart before anything is turned into place.
-          const dx = x - other.centre.x;
-          const dy = y - other.centre.y;
-          const least = best - allow + own.reach + other.reach;
+          const dx = x - (circles[k] as number);
+          const dy = y - (circles[k + 1] as number);
+          const least = best - allow + own.reach + (circles[k + 2] as number);
           if (least <= 0 || dx * dx + dy * dy >= least * least) continue;
+          const { obstacle, piece: other } = near[i] as { obstacle: Obstacle; piece: Piece };
           here ??= placedPiece(pose, own);
           const gap = gapBetween(here, other, best - allow) + allow;
           if (gap < best) {

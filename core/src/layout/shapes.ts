@@ -156,19 +156,25 @@ function linesOf(ring: readonly Point[]): Edges {
   return lines;
 }
 
-/** Greatest gap between two convex shapes along the outward normals of the first's edges. */
-function alongNormals(edges: Edges, b: readonly Point[]): number {
+/** Greatest gap between two convex shapes along the outward normals of the first's edges, or one that is enough. */
+function alongNormals(edges: Edges, b: readonly Point[], enough: number): number {
   let best = -Infinity;
   for (let i = 0; i < edges.length; i += 3) {
     const nx = edges[i] as number;
     const ny = edges[i + 1] as number;
+    const edge = edges[i + 2] as number;
     let least = Infinity;
     for (const r of b) {
-      const d = r.x * nx + r.y * ny;
-      if (d < least) least = d;
+      const d = r.x * nx + r.y * ny - edge;
+      if (d >= least) continue;
+      least = d;
+      // This normal tells no more than one before it did.
+      if (least <= best) break;
     }
-    least -= edges[i + 2] as number;
-    if (least > best) best = least;
+    if (least > best) {
+      best = least;
+      if (best >= enough) return best;
+    }
   }
   return best;
 }
@@ -197,9 +203,9 @@ function nearest2(a: readonly Point[], b: readonly Point[]): number {
  */
 export function gapBetween(a: Piece, b: Piece, limit = Infinity): number {
   const radii = a.radiusM + b.radiusM;
-  const one = alongNormals(edgesOf(a), b.points);
+  const one = alongNormals(edgesOf(a), b.points, limit + radii);
   if (one - radii >= limit) return one - radii;
-  const apart = Math.max(one, alongNormals(edgesOf(b), a.points));
+  const apart = Math.max(one, alongNormals(edgesOf(b), a.points, limit + radii));
   if (apart - radii >= limit) return apart - radii;
   // Two tubes in one line overlap by no normal of theirs; their distance says whether they do.
   const thin = a.points.length <= 2 && b.points.length <= 2 && apart > -1e-12;

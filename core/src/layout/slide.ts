@@ -49,20 +49,22 @@ export class SlidingPair {
 
   /** The gap at a way slid, m; anything at least `limit` may be returned where it is no less than that. */
   gap(way: number, limit: number): number {
-    const { at0, slope } = this;
+    const { at0, slope, radii } = this;
+    const enough = limit + radii;
     let apart = -Infinity;
     for (let i = 0; i < at0.length; i++) {
       const d = (at0[i] as number) + (slope[i] as number) * way;
-      if (d > apart) apart = d;
+      if (d <= apart) continue;
+      if (d >= enough) return d - radii;
+      apart = d;
     }
-    const lower = apart - this.radii;
-    if (lower >= limit) return lower;
+    const lower = apart - radii;
     const thin = this.own.points.length <= 2 && this.other.points.length <= 2 && apart > -1e-12;
     if (apart <= 0 && apart > -Infinity && !thin) return lower;
     const sx = this.ux * way;
     const sy = this.uy * way;
     return (
-      Math.sqrt(Math.min(nearest2(this.own, sx, sy, this.other), nearest2(this.other, -sx, -sy, this.own))) - this.radii
+      Math.sqrt(Math.min(nearest2(this.own, sx, sy, this.other), nearest2(this.other, -sx, -sy, this.own))) - radii
     );
   }
 }

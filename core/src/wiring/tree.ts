@@ -15,29 +15,28 @@ export function treeFrom(node: number, neighbours: readonly (readonly Neighbour[
   const count = neighbours.length;
   const cost = new Float64Array(count).fill(Infinity);
   const by = new Int32Array(count).fill(-1);
-  // What is reached and not yet gone on from, at its cost; all else infinite.
-  const open = new Float64Array(count).fill(Infinity);
+  // What is reached and not yet gone on from: never more than a handful.
+  const open: number[] = [node];
   cost[node] = 0;
-  open[node] = 0;
-  for (;;) {
-    let next = -1;
-    let least = Infinity;
-    for (let n = 0; n < count; n++) {
-      const here = open[n] as number;
-      if (here < least) {
-        least = here;
-        next = n;
-      }
+  while (open.length > 0) {
+    let k = 0;
+    let least = cost[open[0] as number] as number;
+    for (let i = 1; i < open.length; i++) {
+      const here = cost[open[i] as number] as number;
+      // Of two as cheap the first node, in whatever order they were come to.
+      if (here > least || (here === least && (open[i] as number) > (open[k] as number))) continue;
+      least = here;
+      k = i;
     }
-    if (next < 0) break;
-    open[next] = Infinity;
+    const next = open[k] as number;
+    const last = open.pop() as number;
+    if (k < open.length) open[k] = last;
     for (const { to, piece } of neighbours[next] as readonly Neighbour[]) {
       const through = least + (costs[piece] as number);
-      if (through < (cost[to] as number)) {
-        cost[to] = through;
-        open[to] = through;
-        by[to] = piece;
-      }
+      if (through >= (cost[to] as number)) continue;
+      if (cost[to] === Infinity) open.push(to);
+      cost[to] = through;
+      by[to] = piece;
     }
   }
   return { cost, by };

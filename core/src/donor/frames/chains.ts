@@ -79,3 +79,37 @@ export function pointAlong(points: readonly Point[], way: number): Point {
   }
   return points[0] as Point;
 }
+
+/** A chain with how far along it each corner lies: for whoever asks for many points of one. */
+export interface LaidChain {
+  points: readonly Point[];
+  /** From the first corner, m. */
+  waysM: Float64Array;
+}
+
+const laid = new WeakMap<readonly Point[], LaidChain>();
+
+/** A chain that is never changed, its lengths worked out once. */
+export function laidChain(points: readonly Point[]): LaidChain {
+  let made = laid.get(points);
+  if (!made) {
+    const waysM = new Float64Array(points.length);
+    for (let i = 1; i < points.length; i++) {
+      const [a, b] = [points[i - 1] as Point, points[i] as Point];
+      waysM[i] = (waysM[i - 1] as number) + Math.sqrt((b.x - a.x) ** 2 + (b.y - a.y) ** 2);
+    }
+    laid.set(points, (made = { points, waysM }));
+  }
+  return made;
+}
+
+/** The point a way along a laid chain; beyond its ends, straight on. The same as of its points. */
+export function pointOn({ points, waysM }: LaidChain, way: number): Point {
+  let i = 1;
+  while (i < points.length - 1 && (waysM[i] as number) < way) i++;
+  const [a, b] = [points[i - 1] as Point, points[i] as Point];
+  const from = waysM[i - 1] as number;
+  const long = (waysM[i] as number) - from;
+  const t = long > 0 ? (way - from) / long : 0;
+  return { x: a.x + (b.x - a.x) * t, y: a.y + (b.y - a.y) * t };
+}
