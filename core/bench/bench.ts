@@ -20,6 +20,7 @@ import {
   type RouteSegment,
 } from '@sprocket/core';
 
+import { kitRules } from '../src/fit/allRules.ts';
 import { placeController } from '../src/layout/controller.ts';
 import { frameRoom } from '../src/layout/frameRoom.ts';
 import { chosenPlacement } from '../src/layout/packPlacement.ts';
@@ -32,6 +33,21 @@ import { benchOrder } from '../src/work/steps/order.ts';
 import { doingsOf, stepsOf } from '../src/work/steps/steps.ts';
 
 const root = new URL('../../', import.meta.url);
+
+/** Rules of a kit that hang on its leads, plugs and sensors. */
+const WIRING = [
+  'lead-lengths',
+  'lead-way',
+  'battery-plug',
+  'control-plugs',
+  'power-lead',
+  'plug-spark',
+  'cutoff-works',
+  'cadence-sensor',
+  'lamp-volts',
+  'packs-joined',
+  'meter-readings',
+];
 
 function loadCase(name: string): RideCase {
   const read = readRideCase(JSON.parse(readFileSync(new URL(`core/test/cases/${name}.json`, root), 'utf8')));
@@ -142,6 +158,23 @@ for (const name of ['demo-mixte', 'demo-trike', 'demo-box', 'demo-lockkeeper', '
       },
       120,
     ).toFixed(1)} ms`,
+  );
+  // With and without the rules of the wiring stage, by turns: what they add to all of it.
+  const wiring = kitRules.filter((r) => WIRING.includes(r.id));
+  const judges = wiring.map((r) => r.judge);
+  const [on, off]: number[][] = [[], []];
+  for (let i = 0; i < 60; i++) {
+    const without = i % 2 === 1;
+    wiring.forEach((r, k) => Object.assign(r, { judge: without ? () => null : judges[k] }));
+    const build = fresh();
+    const start = performance.now();
+    judgeCandidates(planContext(build, starterShelf));
+    if (i >= 10) (without ? off : on)?.push(performance.now() - start);
+  }
+  wiring.forEach((r, k) => Object.assign(r, { judge: judges[k] }));
+  say(
+    `    of that, ${wiring.length} rules of leads, plugs and power, least of 25`,
+    `${(Math.min(...(on ?? [])) - Math.min(...(off ?? []))).toFixed(1)} ms`,
   );
   // As the worker keeps it: what was not edited is the object it was.
   const settled = frozen(structuredClone(read.value));

@@ -1,4 +1,4 @@
-import type { Point } from '../donor/frames/point.ts';
+import { hypotenuse, type Point } from '../donor/frames/point.ts';
 import type { DonorGeometry } from '../donor/geometry.ts';
 
 /** Thigh and shank as shares of stature. Source: common body-segment tables, adults. */
@@ -22,7 +22,7 @@ export function kneePath(g: DonorGeometry, statureM: number, crankM: number, poi
     const dy = ankle.y - hip.y;
     const thigh = THIGH * statureM;
     const shank = SHANK * statureM;
-    const d = Math.min(Math.hypot(dx, dy), thigh + shank - 1e-6);
+    const d = Math.min(hypotenuse(dx, dy), thigh + shank - 1e-6);
     const bend = Math.acos(Math.max(-1, Math.min(1, (thigh * thigh + d * d - shank * shank) / (2 * thigh * d))));
     const way = Math.atan2(dy, dx) + bend;
     out.push({ x: hip.x + thigh * Math.cos(way), y: hip.y + thigh * Math.sin(way) });

@@ -1,7 +1,7 @@
 import type { fixings } from '../build/choice.ts';
 import { BATTERY_CLEARANCE_WANTED } from '../constants.ts';
 import { laidChain, pointOn } from '../donor/frames/chains.ts';
-import type { Point } from '../donor/frames/point.ts';
+import { hypotenuse, type Point } from '../donor/frames/point.ts';
 import type { PackPlace } from '../parts/pack.ts';
 import { turned, type LoadShape } from './packShape.ts';
 import type { Mount, Obstacle, Room } from './room.ts';
@@ -200,8 +200,8 @@ export class Trial {
     const [a, b] = [poseAt(mount, shape, reach.from).at, poseAt(mount, shape, reach.to).at];
     const [x, y] = [(a.x + b.x) / 2, (a.y + b.y) / 2];
     const bow = mount.face.length > 2 ? mount.lengthM * 0.3 : 0;
-    const leaving = Math.hypot(shape.leavingBy.x, shape.leavingBy.y);
-    const far = shape.lengthM + shape.heightM + leaving + 0.05 + AMPLE + bow + Math.hypot(a.x - b.x, a.y - b.y) / 2;
+    const leaving = hypotenuse(shape.leavingBy.x, shape.leavingBy.y);
+    const far = shape.lengthM + shape.heightM + leaving + 0.05 + AMPLE + bow + hypotenuse(a.x - b.x, a.y - b.y) / 2;
     for (const o of room.obstacles) {
       if (!meets(o, mount, shape) || without.includes(o.id)) continue;
       for (const p of o.pieces) {
@@ -351,7 +351,7 @@ function steepnessOn(mount: Mount, shape: LoadShape): number {
     const here = corners.map((p) => placed(pose, p));
     here.forEach((p, k) => {
       const q = before?.[k];
-      if (q) most = Math.max(most, Math.hypot(p.x - q.x, p.y - q.y) / step);
+      if (q) most = Math.max(most, hypotenuse(p.x - q.x, p.y - q.y) / step);
     });
     before = here;
   }

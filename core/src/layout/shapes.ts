@@ -1,5 +1,5 @@
 import { quickDecomp, makeCCW, removeCollinearPoints } from 'poly-decomp-es';
-import type { Point } from '../donor/frames/point.ts';
+import { hypotenuse, type Point } from '../donor/frames/point.ts';
 
 /**
  * A convex shape grown by a radius: a circle is one point, a tube two, a pack's case a polygon. All room in a
@@ -33,7 +33,7 @@ export function piece(points: readonly Point[], radiusM = 0): Piece {
   }
   const centre = { x: (left + right) / 2, y: (low + high) / 2 };
   let reach = 0;
-  for (const p of points) reach = Math.max(reach, Math.hypot(p.x - centre.x, p.y - centre.y));
+  for (const p of points) reach = Math.max(reach, hypotenuse(p.x - centre.x, p.y - centre.y));
   return { points, radiusM, centre, reach: reach + radiusM };
 }
 
@@ -111,7 +111,7 @@ function filledIn(ring: readonly [number, number][], depthM: number): [number, n
     let to = i + 1;
     while (to < n && hollow[(first + to) % n]) {
       const next = at(first + to + 1);
-      const length = Math.hypot(next[0] - from[0], next[1] - from[1]) || 1e-12;
+      const length = hypotenuse(next[0] - from[0], next[1] - from[1]) || 1e-12;
       const depths = Array.from({ length: to - i }, (_, k) => across(from, next, at(first + i + 1 + k)) / length);
       if (Math.max(...depths) > depthM || Math.min(...depths) < 0) break;
       to++;
@@ -222,7 +222,7 @@ export function gapLine(a: Piece, b: Piece): { from: Point; to: Point } {
     const n = ring.length;
     for (let i = 0; i < (n <= 2 ? 1 : n); i++) {
       const q = nearestOn(p, ring[i] as Point, ring[(i + 1) % n] as Point);
-      const d = Math.hypot(p.x - q.x, p.y - q.y);
+      const d = hypotenuse(p.x - q.x, p.y - q.y);
       if (d < best) {
         best = d;
         from = swap ? q : p;
@@ -232,7 +232,7 @@ export function gapLine(a: Piece, b: Piece): { from: Point; to: Point } {
   };
   for (const p of a.points) tryPair(p, b.points, false);
   for (const p of b.points) tryPair(p, a.points, true);
-  const d = Math.hypot(to.x - from.x, to.y - from.y) || 1e-9;
+  const d = hypotenuse(to.x - from.x, to.y - from.y) || 1e-9;
   const u = { x: (to.x - from.x) / d, y: (to.y - from.y) / d };
   return {
     from: { x: from.x + u.x * a.radiusM, y: from.y + u.y * a.radiusM },

@@ -154,19 +154,28 @@ export function wiredLeads(
   const had = adapter === null ? taken : [...taken, adapter];
   const kits = comes(kit.wiring?.leads ?? []).map((lead): WiredLead => {
     const part = own.get(lead.to);
+    if (!part && lead.id !== 'battery') return lead;
     // The battery's lead goes into the pack's socket, and is as much longer as the pack brings.
     const pigtail = lead.id === 'battery' ? (pack?.discharge ?? null) : undefined;
-    if (!part && pigtail === undefined) return lead;
     const plug = part ? part.plug : lead.plug;
     const socket = pigtail === undefined ? lead.socket : (pigtail?.plug ?? null);
     return {
-      ...lead,
-      ...(part
-        ? { lengthM: part.tailM, mm2: 0.2, amps: 1, what: part.name, part: part.id }
-        : { lengthM: lead.lengthM === null ? null : lead.lengthM + (pigtail?.leadM ?? 0) }),
+      id: lead.id,
+      what: part ? part.name : lead.what,
+      from: lead.from,
+      to: lead.to,
+      lengthM: part ? part.tailM : lead.lengthM === null ? null : lead.lengthM + (pigtail?.leadM ?? 0),
+      mm2: part ? 0.2 : lead.mm2,
+      amps: part ? 1 : lead.amps,
+      volts: lead.volts,
+      colour: lead.colour,
+      cores: lead.cores,
+      splices: lead.splices,
       plug,
       socket,
       joint: jointOf(plug, socket, shelf, had),
+      part: part ? part.id : lead.part,
+      plugs: lead.plugs,
     };
   });
   const leads = kit.wiring ? kits : commonLeads(kit);

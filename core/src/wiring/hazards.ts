@@ -1,4 +1,4 @@
-import type { Point } from '../donor/frames/point.ts';
+import { hypotenuse, type Point } from '../donor/frames/point.ts';
 import type { Run } from './runs.ts';
 
 /** A stay's middle from the vehicle's near the bracket, and what a lead takes beside it, m. Source: project, common frames. */
@@ -25,13 +25,13 @@ export const KEEP_AWAY = 0.02;
 
 /** How near a run passes a hazard, m, tied to the face turned away from it. */
 export function roomTo(run: Run, p: Point, h: Hazard): number {
-  const side = Math.hypot(p.x - h.at.x, p.y - h.at.y) - h.radiusM;
+  const side = hypotenuse(p.x - h.at.x, p.y - h.at.y) - h.radiusM;
   if (run.role === 'fork' || run.role === 'stay' || run.role === 'chainstay') {
     // Stays and legs stand beside the wheel and shield what is tied to their outer face; a crank passes outside them.
     if (h.centred) return Infinity;
-    return Math.hypot(Math.max(0, side), Math.max(0, h.besideM - (STAY_OUT + run.diameterM / 2 + LEAD_THICK)));
+    return hypotenuse(Math.max(0, side), Math.max(0, h.besideM - (STAY_OUT + run.diameterM / 2 + LEAD_THICK)));
   }
-  if (!h.centred) return Math.hypot(Math.max(0, side), Math.max(0, h.besideM - run.diameterM / 2));
+  if (!h.centred) return hypotenuse(Math.max(0, side), Math.max(0, h.besideM - run.diameterM / 2));
   // What overlaps the wheel in the side view stands beside it, as a stay does.
   return side < -BESIDE_WHEEL ? Infinity : side + run.diameterM / 2;
 }

@@ -190,12 +190,12 @@ function routeLead(
   const sum: LeadSum = { way, lock, fold, travel, loops, plugs, slideOff };
   const neededM = way + lock + fold + travel + loops + plugs + slideOff;
 
-  const bandM = Math.hypot(
-    byString === null ? way * common.wayError : STRING_ERROR,
-    lock === 0 ? 0 : common.lock.errorM,
-    fold === 0 ? 0 : common.fold.errorM,
-    facts.travelM === 0 ? 0 : common.rearTravelErrorM,
-    sprung === 0 ? 0 : common.sprung.errorM,
+  const bandM = Math.sqrt(
+    (byString === null ? way * common.wayError : STRING_ERROR) ** 2 +
+      (lock === 0 ? 0 : common.lock.errorM ** 2) +
+      (fold === 0 ? 0 : common.fold.errorM ** 2) +
+      (facts.travelM === 0 ? 0 : common.rearTravelErrorM ** 2) +
+      (sprung === 0 ? 0 : common.sprung.errorM ** 2),
   );
 
   const ext = extensionTaken(from, lead, choice.extension, neededM - bandM - (choice.spliceM ?? 0));

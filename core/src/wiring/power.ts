@@ -89,9 +89,13 @@ export function sparkOf(
   const joules = 0.5 * farad * fullVolts * fullVolts;
   const least = fullVolts / PRECHARGE_AMPS;
   if (joules <= SPARK_MOST) return { joules, precharge: null, fitted: false, leastOhm: least, weak: null };
-  const sizes = [...precharges].sort((a, b) => a.ohm - b.ohm);
-  const usual = sizes.find((p) => p.ohm >= least) ?? sizes.at(-1);
-  const own = sizes.filter((p) => had.includes(p.id)).at(-1);
+  let [usual, largest, own]: (Precharge | undefined)[] = [];
+  for (const p of precharges) {
+    if (p.ohm >= least && (!usual || p.ohm < usual.ohm)) usual = p;
+    if (!largest || p.ohm >= largest.ohm) largest = p;
+    if (had.includes(p.id) && (!own || p.ohm >= own.ohm)) own = p;
+  }
+  usual ??= largest;
   // Where nothing on the shelf is large enough, the largest is the best that can be had.
   const fitted = own !== undefined && own.ohm >= Math.min(least, usual?.ohm ?? least);
   const part = fitted ? own : usual;
@@ -148,7 +152,10 @@ export function powerOf(
   const known = choice.mm2 ?? brought ?? from.leadMm2;
   const mm2 = known ?? wanted.mm2;
   const ohm = leadOhm(from.lengthM, mm2, celsius);
-  const weakest = [...from.plugs].sort((a, b) => a.amps - b.amps)[0] ?? null;
+  const weakest = from.plugs.reduce<PowerFrom['plugs'][number] | null>(
+    (least, plug) => (least && least.amps <= plug.amps ? least : plug),
+    null,
+  );
   // Field by field: candidates ask for hundreds, and a spread object costs ten times as much.
   return {
     amps: from.amps,

@@ -1,7 +1,11 @@
 import type { Build } from '../build/build.ts';
 import type { Taking } from '../build/remedy.ts';
 import { fullVolts, nominalVolts } from '../pack/battery.ts';
+import type { DonorGeometry } from '../donor/geometry.ts';
+import type { PackPlacement } from '../layout/packPlacement.ts';
 import type { Kit } from '../parts/kit.ts';
+import type { Pack } from '../parts/pack.ts';
+import type { Shelf } from '../parts/part.ts';
 import { boxIds, type BoxId, type Socket } from '../parts/leads.ts';
 import { tyreRadius } from '../quantity/tyre.ts';
 import type { PlanContext } from '../vehicle/context.ts';
@@ -45,6 +49,7 @@ export interface Wiring {
   materials: Taking[];
 }
 
+const NONE: readonly string[] = [];
 const kept = new WeakMap<PlanContext, Wired>();
 
 /** The wiring of the kit and pack in question, each part worked out when it is asked for; null without a kit. */
@@ -82,10 +87,15 @@ export function wiringOf(context: PlanContext): Wiring | null {
 }
 
 /** One conversion's wiring in the making: candidates are judged by the thousand, and most ask for little of it. */
-class Wired {
+class Wired implements WaysFrom {
   readonly kit: Kit;
+  readonly build: Build;
+  readonly geometry: DonorGeometry;
+  readonly pack: Pack | null;
+  readonly shelf: Shelf;
+  readonly detail: boolean;
+  readonly taken: readonly string[];
   private readonly context: PlanContext;
-  private readonly from: WaysFrom;
   private wired: WiredLead[] | undefined;
   private routed: { net: Net; leads: JudgedLead[] } | undefined;
   private sum: PowerSum | null | undefined;
@@ -95,28 +105,26 @@ class Wired {
     const { build, geometry, pack, shelf, detail, taken } = context;
     this.context = context;
     this.kit = kit;
-    this.from = {
-      build,
-      geometry,
-      kit,
-      pack,
-      shelf,
-      detail,
-      get placement() {
-        return context.placement;
-      },
-      taken: taken.filter((t) => t.place === 'leads').map((t) => t.part),
-    };
+    this.build = build;
+    this.geometry = geometry;
+    this.pack = pack;
+    this.shelf = shelf;
+    this.detail = detail;
+    this.taken = taken.length === 0 ? NONE : taken.filter((t) => t.place === 'leads').map((t) => t.part);
+  }
+
+  get placement(): PackPlacement | null {
+    return this.context.placement;
   }
 
   /** Leads before they are routed: plugs and joints, no lengths of way. */
   get plugged(): readonly WiredLead[] {
-    const { build, kit, pack, shelf, taken } = this.from;
+    const { build, kit, pack, shelf, taken } = this;
     return (this.wired ??= wiredLeads(build, kit, pack, shelf, taken));
   }
 
   private get ways(): { net: Net; leads: JudgedLead[] } {
-    return (this.routed ??= routedLeads(this.from, () => this.plugged));
+    return (this.routed ??= routedLeads(this, () => this.plugged));
   }
 
   get leads(): JudgedLead[] {
@@ -129,8 +137,7 @@ class Wired {
   }
 
   get checks(): MeterCheck[] {
-    const { build, pack } = this.from;
-    return meterChecks(build, this.kit, pack, this.drawn, this.power);
+    return meterChecks(this.build, this.kit, this.pack, this.drawn, this.power);
   }
 
   get boxes(): PlacedBox[] {
@@ -146,12 +153,12 @@ class Wired {
   }
 
   get power(): PowerSum | null {
-    if (this.sum === undefined) this.sum = powerHere(this.from, this.leads);
+    if (this.sum === undefined) this.sum = powerHere(this, this.leads);
     return this.sum;
   }
 
   get spark(): { sum: Spark; fullVolts: number; farad: number; known: boolean } | null {
-    const { pack, kit, shelf, build, taken } = this.from;
+    const { pack, kit, shelf, build, taken } = this;
     if (!pack) return null;
     const farad = kit.wiring?.capacitanceF ?? COMMON_CAPACITANCE;
     const volts = fullVolts(pack);
@@ -166,7 +173,7 @@ class Wired {
   get cadence(): CadenceSheet {
     const { gearing, tyres } = this.context.asItWillBe;
     const lowest = Math.max(...gearing.gears.map((g) => g.cog));
-    return cadenceSheet(this.from.build, this.kit, this.from.shelf, {
+    return cadenceSheet(this.build, this.kit, this.shelf, {
       wheelRadiusM: tyreRadius(tyres.rear),
       ring: gearing.ring,
       cog: lowest,
@@ -174,14 +181,14 @@ class Wired {
   }
 
   get lamps(): Lamps {
-    return lampsHere(this.from);
+    return lampsHere(this);
   }
 
   get joined(): Joined | null {
     const { packAlone } = this.context.chosen;
     // What was written down for the battery chosen says nothing of another that is tried in its place.
-    if (this.from.pack?.id !== packAlone?.id) return null;
-    const packs = joinedHere(this.from.build.wiring.packs, packAlone?.id ?? null);
+    if (this.pack?.id !== packAlone?.id) return null;
+    const packs = joinedHere(this.build.wiring.packs, packAlone?.id ?? null);
     return packs ? joinedOf(packs, packAlone) : null;
   }
 

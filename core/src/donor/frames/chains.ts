@@ -1,5 +1,5 @@
 import type { Tube } from './frame.ts';
-import { add, left, scale, sub, toward, unit, type Point } from './point.ts';
+import { add, hypotenuse, left, scale, sub, toward, unit, type Point } from './point.ts';
 
 /** A chain of points moved sideways by a distance, corners mitred; to the left of its run where positive. */
 export function beside(chain: readonly Point[], by: number): Point[] {
@@ -57,7 +57,7 @@ export function chainLength(points: readonly Point[]): number {
   for (let i = 1; i < points.length; i++) {
     const a = points[i - 1] as Point;
     const b = points[i] as Point;
-    sum += Math.hypot(b.x - a.x, b.y - a.y);
+    sum += hypotenuse(b.x - a.x, b.y - a.y);
   }
   return sum;
 }
