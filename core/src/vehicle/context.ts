@@ -291,7 +291,11 @@ export class PlanContext {
 
   /** What the conversion puts on the vehicle, each where it lies; a common pack where none is in question. */
   get added(): Added {
-    return { kit: this.kit, fittingsKg: massOf(this.asItWillBe, 'fittings'), pack: packMass(this.pack, this.placement) };
+    return {
+      kit: this.kit,
+      fittingsKg: massOf(this.asItWillBe, 'fittings'),
+      pack: packMass(this.pack, this.placement),
+    };
   }
 
   /** Where the weight stands with it. */
