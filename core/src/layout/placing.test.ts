@@ -3,11 +3,12 @@ import fc from 'fast-check';
 import { readFileSync } from 'node:fs';
 import { runs } from '../../test/runs.ts';
 import type { Build } from '../build/build.ts';
+import { rotate, type Point } from '../donor/frames/point.ts';
 import { readBuildFile } from '../formats/buildFile.ts';
 import { starterShelf } from '../parts/shelf/starterShelf.ts';
 import { PlanContext } from '../vehicle/context.ts';
 import { frameRoom } from './frameRoom.ts';
-import { packShape, turned, type LoadShape } from './packShape.ts';
+import { boxShape, packShape, turned, type LoadShape } from './packShape.ts';
 import { AMPLE, obstaclesFor, placed, placementsOn, poseAt, reachOf, Trial, type Pose } from './place.ts';
 import type { Mount, Room } from './room.ts';
 import { gapBetween, hull, piece, type Piece } from './shapes.ts';
@@ -108,6 +109,53 @@ describe('a pack tried along its mount', () => {
         },
       ),
       { numRuns: runs(60, 1500) },
+    );
+  });
+
+  it('a finger’s breadth past its reach has the gap that is there', () => {
+    fc.assert(
+      fc.property(anyPair, fc.boolean(), share, ({ name, room, mount, shape }, before, k) => {
+        const { from, to } = reachOf(mount, shape);
+        const s = before ? from - 0.04 * k : to + 0.04 * k;
+        const hand = byHand(room, mount, shape, poseAt(mount, shape, s));
+        expect(new Trial(room, mount, shape).along(s).clearanceM, name).to.be.closeTo(hand, 1e-9);
+      }),
+      { numRuns: runs(60, 1500) },
+    );
+  });
+
+  it('lies where it is wanted most where all spots are as good, whichever way the tube runs', () => {
+    const box = boxShape(0.1, 0.04, 0.06);
+    const lies = (turnRad: number, low: number): number | undefined => {
+      const at = (x: number, y: number): Point => rotate({ x, y }, turnRad);
+      const mount: Mount = {
+        place: 'seatTube',
+        name: 'a tube',
+        face: [at(0, 0), at(0.6, 0)],
+        lengthM: 0.6,
+        side: 1,
+        tubeM: 0.03,
+        bossesM: null,
+        on: [],
+        overhangM: 0,
+      };
+      // A tube level with the face, 80 mm above it: 40 mm of room all along. A second one may bar its first half.
+      const level = piece([at(-1, 0.09), at(2, 0.09)], 0.01);
+      const bar = piece([at(0, low), at(0.3, low)], 0);
+      const room: Room = {
+        mounts: [mount],
+        obstacles: [{ id: 'level', name: 'the level tube', pieces: [level, bar] }],
+      };
+      return placementsOn(room, mount, box)[0]?.alongM;
+    };
+    fc.assert(
+      fc.property(fc.double({ min: -Math.PI, max: Math.PI, noNaN: true }), (turnRad) => {
+        expect(lies(turnRad, 0.5)).to.equal(0.25);
+        // Barred in the middle it gives way, no further than it must for what room there is.
+        const moved = lies(turnRad, 0.06) ?? NaN;
+        expect(moved).to.be.within(0.3, 0.5);
+      }),
+      { numRuns: runs(40, 400) },
     );
   });
 

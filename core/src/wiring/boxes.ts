@@ -162,16 +162,18 @@ export class Net {
     }));
   }
 
-  /** A box as it was hung before in the very place and by as much, or hung now. */
+  /** A box as it was hung before in the very place and by as much, or hung now. Where a hand drags one is not kept. */
   private hangAs(box: PlacedBox, byM: number, hang: () => Anchor): void {
     const { hung } = this.bare;
     let here = hung.get(box.id);
     if (!here) hung.set(box.id, (here = []));
     let found = here.find(
-      ({ box: b, byM: by }) =>
-        b.at.x === box.at.x && b.at.y === box.at.y && by === byM && b.zM === box.zM && b.byHand === box.byHand,
+      ({ box: b, byM: by }) => b.at.x === box.at.x && b.at.y === box.at.y && by === byM && b.zM === box.zM,
     );
-    if (!found) here.push((found = { box, byM, anchor: hang() }));
+    if (!found || box.byHand) {
+      found = { box, byM, anchor: hang() };
+      if (!box.byHand) here.push(found);
+    }
     this.boxes.set(box.id, found);
   }
 
