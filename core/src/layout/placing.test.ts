@@ -124,6 +124,39 @@ describe('a pack tried along its mount', () => {
     );
   });
 
+  it('meets what is nearest by its very corner, just within the gap that anybody asks for', () => {
+    const box = boxShape(0.1, 0.04, 0.06);
+    const [out, far] = [{ x: 0.05, y: 0.02 }, Math.hypot(0.05, 0.02)];
+    // From the middle of its case through a corner and on: a ball whose face is so far from the corner.
+    const ball = (gapM: number): Piece => {
+      const k = (far + gapM + 0.01) / far;
+      return piece([{ x: 0.05 - out.x * k, y: 0.02 + out.y * k }], 0.01);
+    };
+    const mount: Mount = {
+      place: 'seatTube',
+      name: 'a tube',
+      face: [
+        { x: 0, y: 0 },
+        { x: 0.1, y: 0 },
+      ],
+      lengthM: 0.1,
+      side: 1,
+      tubeM: 0.03,
+      bossesM: null,
+      on: [],
+      overhangM: 0,
+    };
+    const gap = (gapM: number): number =>
+      new Trial(
+        { mounts: [mount], obstacles: [{ id: 'ball', name: 'a ball', pieces: [ball(gapM)] }] },
+        mount,
+        box,
+      ).along(0).clearanceM;
+    expect(gap(0.02)).to.be.closeTo(0.02, 1e-9);
+    expect(gap(AMPLE - 0.001)).to.be.closeTo(AMPLE - 0.001, 1e-9);
+    expect(gap(AMPLE + 0.001)).to.equal(AMPLE);
+  });
+
   it('lies where it is wanted most where all spots are as good, whichever way the tube runs', () => {
     const box = boxShape(0.1, 0.04, 0.06);
     const lies = (turnRad: number, low: number): number | undefined => {

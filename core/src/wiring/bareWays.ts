@@ -53,8 +53,6 @@ export interface PlacedBox {
 /** A box where it hangs on the ways. */
 export interface HungBox {
   box: PlacedBox;
-  /** Way of its own to the spot it hangs on, out of the side view or along the bar, m. */
-  byM: number;
   anchor: Anchor;
 }
 

@@ -150,28 +150,27 @@ export class Net {
     const own = moves ? this.from.build.wiring.boxes[id] : undefined;
     const { ways } = this.bare;
     const box = { id, at: own ? { x: own.xM, y: own.yM } : at, zM: -extraM, byHand: own !== undefined, moves };
-    this.hangAs(box, extraM, () => (own ? ways.hang(box.at) : ways.hang(at, may, extraM)));
+    this.hangAs(box, () => (own ? ways.hang(box.at) : ways.hang(at, may, extraM)));
   }
 
   /** What sits on the bar hangs on its middle by the bar's own way. */
   private onBar(id: BoxId, at: Point, lengthM: number, zM = 0): void {
     const { barMiddle: on, middle } = this.bare;
-    this.hangAs({ id, at, zM, byHand: false, moves: false }, lengthM, () => ({
+    this.hangAs({ id, at, zM, byHand: false, moves: false }, () => ({
       spot: on.spot,
       hops: [{ lengthM, points: [at, middle], run: 'bar', steers: true }, ...on.hops],
     }));
   }
 
-  /** A box as it was hung before in the very place and by as much, or hung now. Where a hand drags one is not kept. */
-  private hangAs(box: PlacedBox, byM: number, hang: () => Anchor): void {
+  /** A box as it was hung before in the very place, or hung now. Where a hand drags one is not kept. */
+  private hangAs(box: PlacedBox, hang: () => Anchor): void {
     const { hung } = this.bare;
     let here = hung.get(box.id);
     if (!here) hung.set(box.id, (here = []));
-    let found = here.find(
-      ({ box: b, byM: by }) => b.at.x === box.at.x && b.at.y === box.at.y && by === byM && b.zM === box.zM,
-    );
+    // How far along the bar or out of the side view it sits goes with its place: two of those are never one.
+    let found = here.find(({ box: b }) => b.at.x === box.at.x && b.at.y === box.at.y && b.zM === box.zM);
     if (!found || box.byHand) {
-      found = { box, byM, anchor: hang() };
+      found = { box, anchor: hang() };
       if (!box.byHand) here.push(found);
     }
     this.boxes.set(box.id, found);

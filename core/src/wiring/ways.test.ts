@@ -10,7 +10,8 @@ import { PlanContext } from '../vehicle/context.ts';
 import type { Typed } from '../../test/typed.ts';
 import { contextOf, measure, world } from '../../test/world.ts';
 import { alongLead, type RoutedLead } from './leads.ts';
-import { Ways } from './ways.ts';
+import { wayFacts } from './wayFacts.ts';
+import { Ways, type Anchor } from './ways.ts';
 import { wiringOf } from './wiring.ts';
 
 const line = (name: string, points: [number, number][], role: 'frame' | 'chainstay' | 'stay' = 'frame') => ({
@@ -20,6 +21,8 @@ const line = (name: string, points: [number, number][], role: 'frame' | 'chainst
   diameterM: 0.03,
   steers: false,
 });
+/** A drawing without hinge or springs: nothing of it is looked at. */
+const commonDrawing = contextOf(world({ kit: 'wren-m250' })).geometry;
 const long = (edges: readonly { lengthM: number }[]): number => edges.reduce((sum, e) => sum + e.lengthM, 0);
 
 function build(kind: VehicleKind, kitId: string, edit: (b: Build) => void = () => undefined): Build {
@@ -69,6 +72,40 @@ describe('ways over a net of tubes', () => {
     // To the corner both ways are open: 0.25 + √2 against 0.75 + 1.
     expect(long(ways.route(from, ways.hang({ x: 1, y: 0.99 })))).to.be.closeTo(0.25 + Math.SQRT2 + 0.01, 0.02);
     expect(long(ways.route(to, from))).to.be.closeTo(long(ways.route(from, to)), 1e-12);
+  });
+
+  it('turn with the bar once for each time they pass from what turns to what does not, begun at its very end too', () => {
+    const bar = {
+      ...line('bar', [
+        [0, 1],
+        [1, 1],
+      ]),
+      role: 'bar' as const,
+      steers: true,
+    };
+    const ways = new Ways(
+      [
+        line('head tube', [
+          [1, 1],
+          [1, 0],
+        ]),
+        bar,
+      ],
+      { x: 9, y: 9 },
+      [],
+    );
+    const onBar = (x: number): Anchor => ways.hang({ x, y: 1 }, (r) => r.role === 'bar');
+    const down = ways.hang({ x: 1, y: 0.4 }, (r) => r.role === 'frame');
+    const told = (...stops: Anchor[]): { turns: number; lengthM: number } => {
+      const { turns, lengthM } = wayFacts(ways, stops, [], commonDrawing, 0);
+      return { turns, lengthM: Math.round(lengthM * 1000) / 1000 };
+    };
+    expect(told(onBar(0.3), onBar(0.8))).to.deep.equal({ turns: 0, lengthM: 0.5 });
+    expect(told(onBar(0.3), down)).to.deep.equal({ turns: 1, lengthM: 1.3 });
+    expect(told(onBar(1), down)).to.deep.equal({ turns: 1, lengthM: 0.6 });
+    expect(told(down, onBar(1))).to.deep.equal({ turns: 1, lengthM: 0.6 });
+    // There and back over the head by a corner laid on the way.
+    expect(told(onBar(0.3), { ...down, hops: [] }, onBar(0.8))).to.deep.equal({ turns: 2, lengthM: 2.1 });
   });
 
   it('go round by a stay where the chainstay is up to three times as short', () => {
@@ -193,6 +230,21 @@ describe('leads on every kind of vehicle', () => {
     });
     const travel = wiringOf(contextOf(sprung))?.leads.find((l) => l.id === 'motor')?.sum.travel;
     expect(travel).to.be.closeTo(0.09, 1e-9);
+  });
+
+  it('to a box put by hand where it would lie anyway are as long, and the box is one put by hand', () => {
+    const w = world({ kit: 'barrow-f500', pack: 'kettle-48-14' });
+    // A donor that is frozen is drawn once: where the box hung before is still known.
+    Object.freeze(w.build.donor);
+    const own = wiringOf(contextOf(w));
+    const controller = own?.boxes.find((b) => b.id === 'controller');
+    expect(controller?.byHand).to.equal(false);
+    const { x: xM, y: yM } = controller?.at ?? { x: NaN, y: NaN };
+    w.build.wiring = { ...w.build.wiring, boxes: { controller: { xM, yM } } };
+    const moved = wiringOf(contextOf(w));
+    expect(moved?.boxes.find((b) => b.id === 'controller')?.byHand).to.equal(true);
+    const needed = (of: typeof own): number => of?.leads.find((l) => l.id === 'motor')?.neededM ?? NaN;
+    expect(needed(moved)).to.be.closeTo(needed(own), 1e-9);
   });
 
   it('to a motor in a sprung fork are as sure as that fork’s own travel, whatever is known of the rear', () => {
