@@ -539,7 +539,7 @@ export function placementsOn(
       let best: { alongM: number; clearanceM: number } | null = null;
       for (const span of spans) {
         const found = bestAlong(trial, span.from, span.to);
-        if (best === null || found.clearanceM > best.clearanceM) best = found;
+        if (best === null || found.clearanceM > best.clearanceM + ROUNDING) best = found;
       }
       if (best === null) continue;
       const { tightest } = trial.along(best.alongM);

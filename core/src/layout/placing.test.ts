@@ -9,7 +9,7 @@ import { starterShelf } from '../parts/shelf/starterShelf.ts';
 import { PlanContext } from '../vehicle/context.ts';
 import { frameRoom } from './frameRoom.ts';
 import { boxShape, packShape, turned, type LoadShape } from './packShape.ts';
-import { AMPLE, obstaclesFor, placed, placementsOn, poseAt, reachOf, Trial, type Pose } from './place.ts';
+import { AMPLE, bossSpans, obstaclesFor, placed, placementsOn, poseAt, reachOf, Trial, type Pose } from './place.ts';
 import type { Mount, Room } from './room.ts';
 import { gapBetween, hull, piece, type Piece } from './shapes.ts';
 
@@ -190,6 +190,34 @@ describe('a pack tried along its mount', () => {
       }),
       { numRuns: runs(40, 400) },
     );
+  });
+
+  it('is bolted to the same bosses whichever way the tube runs, where all are as good or as bad', () => {
+    const railed = starterShelf.pack.find((p) => p.id === 'kettle-48-14');
+    if (!railed) throw new Error('no pack');
+    const shape = packShape(railed);
+    const lies = (turnRad: number, aboveM: number): number | undefined => {
+      const at = (x: number, y: number): Point => rotate({ x, y }, turnRad);
+      const mount: Mount = {
+        place: 'downTube',
+        name: 'a tube',
+        face: [at(0, 0), at(0.9, 0)],
+        lengthM: 0.9,
+        side: 1,
+        tubeM: 0.04,
+        bossesM: [0.2, 0.264, 0.328, 0.392, 0.456],
+        on: [],
+        overhangM: 0,
+      };
+      const level = piece([at(-1, aboveM), at(2, aboveM)], 0.01);
+      const room: Room = { mounts: [mount], obstacles: [{ id: 'level', name: 'the level tube', pieces: [level] }] };
+      return placementsOn(room, mount, shape, [], ['bosses'])[0]?.alongM;
+    };
+    expect(bossSpans({ bossesM: [0.2, 0.264, 0.328, 0.392, 0.456] } as Mount, shape).length).to.be.greaterThan(3);
+    for (const aboveM of [shape.heightM * 0.5, shape.heightM + 0.03]) {
+      const flat = lies(0, aboveM);
+      for (let k = 1; k <= 40; k++) expect(lies(k * 0.37, aboveM), `${aboveM}, ${k}`).to.be.closeTo(flat ?? NaN, 1e-6);
+    }
   });
 
   it('finds no worse a spot than a walk of two millimetres at a time, to 0.6 mm', () => {
