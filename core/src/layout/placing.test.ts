@@ -155,6 +155,16 @@ describe('a pack tried along its mount', () => {
     expect(gap(0.02)).to.be.closeTo(0.02, 1e-9);
     expect(gap(AMPLE - 0.001)).to.be.closeTo(AMPLE - 0.001, 1e-9);
     expect(gap(AMPLE + 0.001)).to.equal(AMPLE);
+    // What nothing within its reach comes near is met past it all the same.
+    const ahead: Room = {
+      mounts: [mount],
+      obstacles: [{ id: 'ball', name: 'a ball', pieces: [piece([{ x: 0.2, y: 0.02 }], 0.01)] }],
+    };
+    const trial = new Trial(ahead, mount, box);
+    expect(trial.along(0).clearanceM).to.equal(AMPLE);
+    const there = byHand(ahead, mount, box, poseAt(mount, box, 0.05));
+    expect(there).to.be.below(0.02);
+    expect(trial.along(0.05).clearanceM).to.be.closeTo(there, 1e-9);
   });
 
   it('lies where it is wanted most where all spots are as good, whichever way the tube runs', () => {
