@@ -31,23 +31,9 @@ import type { PlanContext } from '../src/vehicle/context.ts';
 import { wiredOf } from '../src/wiring/wiring.ts';
 import { benchOrder } from '../src/work/steps/order.ts';
 import { doingsOf, stepsOf } from '../src/work/steps/steps.ts';
+import { wiringRules } from '../test/wiringRules.ts';
 
 const root = new URL('../../', import.meta.url);
-
-/** Rules of a kit that hang on its leads, plugs and sensors. */
-const WIRING = [
-  'lead-lengths',
-  'lead-way',
-  'battery-plug',
-  'control-plugs',
-  'power-lead',
-  'plug-spark',
-  'cutoff-works',
-  'cadence-sensor',
-  'lamp-volts',
-  'packs-joined',
-  'meter-readings',
-];
 
 function loadCase(name: string): RideCase {
   const read = readRideCase(JSON.parse(readFileSync(new URL(`core/test/cases/${name}.json`, root), 'utf8')));
@@ -160,7 +146,7 @@ for (const name of ['demo-mixte', 'demo-trike', 'demo-box', 'demo-lockkeeper', '
     ).toFixed(1)} ms`,
   );
   // With and without the rules of the wiring stage, by turns: what they add to all of it.
-  const wiring = kitRules.filter((r) => WIRING.includes(r.id));
+  const wiring = kitRules.filter((r) => wiringRules.includes(r.id));
   const judges = wiring.map((r) => r.judge);
   const [on, off]: number[][] = [[], []];
   for (let i = 0; i < 60; i++) {

@@ -10,6 +10,7 @@ import type { Verdict } from '../verdict.ts';
 import { flatRoute } from '../ride/route.ts';
 import { PlanContext } from '../vehicle/context.ts';
 import { kitRules, packRules } from './allRules.ts';
+import { wiringRules } from '../../test/wiringRules.ts';
 
 /** Values tried of an item: its choices, or its range and what is common. */
 function values(item: SurveyItem): unknown[] {
@@ -101,20 +102,7 @@ function worlds(): Build[] {
 }
 
 /** What hangs on choices of wiring, on a pack's plug or on what was set: held by kind and by the thresholds. */
-const ofWiring = new Set([
-  'lead-lengths',
-  'lead-way',
-  'battery-plug',
-  'control-plugs',
-  'power-lead',
-  'plug-spark',
-  'cutoff-works',
-  'cadence-sensor',
-  'lamp-volts',
-  'packs-joined',
-  'meter-readings',
-  'kit-box',
-]);
+const ofWiring = new Set([...wiringRules, 'kit-box']);
 
 /** One pack of each form that lies differently. */
 const typical = starterShelf.pack.filter((p) =>

@@ -96,7 +96,7 @@ export function laidChain(points: readonly Point[]): LaidChain {
     const waysM = new Float64Array(points.length);
     for (let i = 1; i < points.length; i++) {
       const [a, b] = [points[i - 1] as Point, points[i] as Point];
-      waysM[i] = (waysM[i - 1] as number) + Math.sqrt((b.x - a.x) ** 2 + (b.y - a.y) ** 2);
+      waysM[i] = (waysM[i - 1] as number) + hypotenuse(b.x - a.x, b.y - a.y);
     }
     laid.set(points, (made = { points, waysM }));
   }
