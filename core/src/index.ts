@@ -403,6 +403,7 @@ export { offerHeads, readOffers } from './formats/offersTable.ts';
 export { readGpx } from './formats/gpx.ts';
 export { writeGpx } from './formats/gpxWrite.ts';
 export { type BuildHead, headOf } from './formats/head.ts';
+export { type Refused, admitted, readable } from './formats/gate.ts';
 export { mendBuild } from './formats/mend.ts';
 export { MOST_PHOTOS } from './formats/photos.ts';
 export { placeWords, valueWords } from './formats/placeWords.ts';

@@ -12,7 +12,7 @@ import puppeteer, { type Browser, type ElementHandle, type Page } from 'puppetee
 const require = createRequire(import.meta.url);
 
 /** How long a wait may last before it is a failure, ms: generous, since a busy machine is no fault of the app. */
-const PATIENCE = 30_000;
+const PATIENCE = 90_000;
 
 /** A running app with a browser on a profile of its own. */
 export interface App {

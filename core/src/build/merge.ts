@@ -37,7 +37,7 @@ const isWhole = (path: readonly MergeStep[], value: unknown): boolean =>
   WHOLE.has(path.join('.')) || (isBranch(value) && ('provenance' in value || 'beadM' in value));
 
 /** The name an entry of a row goes by; null for rows whose entries have none. */
-function keyOf(entry: unknown): string | null {
+export function keyOf(entry: unknown): string | null {
   if (!isBranch(entry)) return null;
   if (typeof entry.rule === 'string' && typeof entry.subject === 'string') return `${entry.rule} ${entry.subject}`;
   return typeof entry.id === 'string' ? entry.id : null;

@@ -20,10 +20,11 @@ const isBranch = (value: unknown): value is Branch => typeof value === 'object' 
 
 /**
  * Makes a build of whatever is left of one: each faulty value goes back to what an empty build has there, an entry
- * of a list or survey that cannot be understood is taken out, and all else stays as it was. Never throws.
- * @param kept what was kept or read; @param id name it is kept by; @param now ISO date and time
+ * of a list or survey that cannot be understood is taken out, what a list has too many is left off, and all else stays. Never throws.
+ * @param given what was kept or read; @param id name it is kept by; @param now ISO date and time
  */
-export function mendBuild(kept: unknown, id: string, now: string): Mended {
+export function mendBuild(given: unknown, id: string, now: string): Mended {
+  const kept = copyOf(given);
   const plain = newBuild(id, headOf(kept).name.slice(0, 120), now);
   const sound = readBuild(kept);
   if (sound.ok) return { build: sound.value, lost: [] };
@@ -43,19 +44,24 @@ export function mendBuild(kept: unknown, id: string, now: string): Mended {
     const before = tries.get(place) ?? 0;
     tries.set(place, before + 1);
     if (before === 0) lost.push({ path: place, message: fault.message });
-    repair(document, plain as unknown as Branch, fault.path.slice(0, Math.max(1, fault.path.length - before)));
+    if (fault.most !== undefined && before === 0) shorten(document, fault.path, fault.most);
+    else repair(document, plain as unknown as Branch, fault.path.slice(0, Math.max(1, fault.path.length - before)));
   }
   return { build: plain, lost: [...lost, { path: '(document)', message: 'too little of it can be understood' }] };
 }
 
-/** The document to repair: a copy of what was kept, brought up to date where it is old and sound enough for that. */
-function startOf(kept: unknown, plain: Build, lost: ReadProblem[]): Branch {
-  let copy: unknown;
+/** A plain copy; null of what cannot be written down. */
+function copyOf(given: unknown): unknown {
   try {
-    copy = JSON.parse(JSON.stringify(kept));
+    return JSON.parse(JSON.stringify(given));
   } catch {
-    copy = null;
+    return null;
   }
+}
+
+/** The document to repair: what was kept, brought up to date where it is old and sound enough for that. */
+function startOf(kept: unknown, plain: Build, lost: ReadProblem[]): Branch {
+  let copy = kept;
   if (!isBranch(copy) || Array.isArray(copy)) {
     lost.push({ path: '(document)', message: 'not a build at all' });
     return { ...plain };
@@ -72,6 +78,12 @@ function startOf(kept: unknown, plain: Build, lost: ReadProblem[]): Branch {
     lost.push({ path: 'version', message: 'not a version this one knows; read as if it were its own' });
   }
   return { ...(copy as Branch), schema: BUILD_SCHEMA, version: BUILD_VERSION };
+}
+
+/** Keeps of a row that is too long as many entries as it may have. */
+function shorten(document: Branch, path: readonly PropertyKey[], most: number): void {
+  const row = path.reduce<unknown>((here, key) => (isBranch(here) ? here[key as string] : undefined), document);
+  if (Array.isArray(row)) row.length = most;
 }
 
 /** Puts right what stands at a path: as an empty build has it, or not at all. */

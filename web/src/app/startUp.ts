@@ -1,3 +1,4 @@
+import { startAside } from '../storage/aside.ts';
 import { startAutosave } from '../storage/autosave.ts';
 import { readSetting, writeSetting } from '../storage/db.ts';
 import { soundParts } from '../storage/sound.ts';
@@ -17,6 +18,7 @@ export async function startUp(): Promise<void> {
     store.dispatch(uiActions.savedMarked('failed'));
   }
   startAutosave();
+  startAside();
   let { units } = store.getState().ui;
   store.subscribe(() => {
     const now = store.getState().ui.units;

@@ -1,6 +1,9 @@
 import { combineReducers, configureStore, type UnknownAction } from '@reduxjs/toolkit';
+import { admitted, type Build, type Refused } from '@sprocket/core';
+import equal from 'fast-deep-equal';
 import { useDispatch, useSelector } from 'react-redux';
 import undoable, { ActionCreators, newHistory, type StateWithHistory } from 'redux-undo';
+import { asideReducer } from './asideSlice.ts';
 import type { BuildState } from './build/state.ts';
 import { buildActions, buildReducer, fieldOf } from './buildSlice.ts';
 import { shelfReducer } from './shelfSlice.ts';
@@ -18,24 +21,59 @@ const undoableBuild = undoable(buildReducer, {
   syncFilter: true,
 });
 
+type History = StateWithHistory<BuildState>;
+
+/** The history with another present: its own note of the present is what the next edit files away as past. */
+const withPresent = (history: History, present: BuildState): History =>
+  Object.assign({ ...history, present }, { _latestUnfiltered: present });
+
 /** Edits with undo; opening another build starts a history of its own. */
-function buildWithHistory(
-  state: StateWithHistory<BuildState> | undefined,
-  action: UnknownAction,
-): StateWithHistory<BuildState> {
+function buildWithHistory(state: History | undefined, action: UnknownAction): History {
   if (buildActions.opened.match(action)) return newHistory([], { build: action.payload }, []);
   if (state && buildActions.merged.match(action)) {
     // Another window's edits were there all along: undoing one's own does not take them back.
-    const take = (step: BuildState): BuildState => buildReducer(step, action);
-    const present = take(state.present);
-    // The history's own note of the present is what the next edit files away as past.
-    const merged = { ...state, past: state.past.map(take), present, future: state.future.map(take) };
-    return Object.assign(merged, { _latestUnfiltered: present });
+    const { theirs } = action.payload;
+    const take = (step: BuildState): BuildState => throughGate(theirs, step, buildReducer(step, action), []);
+    const merged = { ...state, past: state.past.map(take), future: state.future.map(take) };
+    return withPresent(merged, buildReducer(state.present, action));
   }
   return undoableBuild(state, action);
 }
 
-const rootReducer = combineReducers({ build: buildWithHistory, ui: uiReducer, shelf: shelfReducer });
+/** A state with nothing in it that could not be read again; what was refused is added to a list. */
+function throughGate(before: Build, known: BuildState, next: BuildState, refused: Refused[]): BuildState {
+  if (!next.build || next.build === known.build) return next;
+  const found = admitted(before, next.build, known.build ? [known.build] : []);
+  refused.push(...found.refused);
+  return found.refused.length > 0 ? { build: found.build } : next;
+}
+
+/** Every edit goes through the gate: what of it could not be read again stays as it was, and is told. */
+function gatedHistory(state: History | undefined, action: UnknownAction, refused: Refused[]): History {
+  const next = buildWithHistory(state, action);
+  const before = state?.present.build;
+  if (!before || before.id !== next.present.build?.id) return next;
+  const sound = buildActions.merged.match(action) ? action.payload.theirs : before;
+  const present = throughGate(sound, state.present, next.present, refused);
+  if (present === next.present) return next;
+  // Refused whole, it is no step of the history.
+  return equal(present.build, before) ? state : withPresent(next, present);
+}
+
+const rest = combineReducers({ ui: uiReducer, shelf: shelfReducer, aside: asideReducer });
+
+type State = ReturnType<typeof rest> & { build: History };
+
+function rootReducer(state: State | undefined, action: UnknownAction): State {
+  const refused: Refused[] = [];
+  const build = gatedHistory(state?.build, action, refused);
+  const { ui, shelf, aside } = rest(state && { ui: state.ui, shelf: state.shelf, aside: state.aside }, action);
+  const buildId = build.present.build?.id ?? '';
+  const told = refused.length === 0 ? aside : { waiting: [...aside.waiting, { buildId, parts: refused }] };
+  return state?.build === build && state.ui === ui && state.shelf === shelf && state.aside === told
+    ? state
+    : { build, ui, shelf, aside: told };
+}
 
 export const store = configureStore({
   reducer: rootReducer,
@@ -43,7 +81,7 @@ export const store = configureStore({
   middleware: (getDefault) => getDefault({ serializableCheck: false, immutableCheck: false }),
 });
 
-export type RootState = ReturnType<typeof rootReducer>;
+export type RootState = State;
 export const useApp = useSelector.withTypes<RootState>();
 export const useSend = useDispatch.withTypes<typeof store.dispatch>();
 export const undo = ActionCreators.undo;

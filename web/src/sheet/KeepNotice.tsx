@@ -4,7 +4,7 @@ import { useLiveQuery } from 'dexie-react-hooks';
 import { buildActions } from '../app/buildSlice.ts';
 import { useApp, useBuild, useSend, useUnits } from '../app/store.ts';
 import { keeper } from '../storage/autosave.ts';
-import { db, type KeptClash } from '../storage/db.ts';
+import { db, type KeptAside, type KeptClash } from '../storage/db.ts';
 import { attempt } from '../ui/attempt.ts';
 import { downloadText } from '../ui/download.ts';
 import { useShelf } from './PlanProvider.tsx';
@@ -14,6 +14,8 @@ export function KeepNotice() {
   const build = useBuild();
   const saved = useApp((state) => state.ui.saved);
   const clashes = useLiveQuery(() => db.clashes.where({ buildId: build.id }).toArray(), [build.id]) ?? [];
+  const aside = useLiveQuery(() => db.aside.where({ buildId: build.id }).toArray(), [build.id]) ?? [];
+  const waiting = useApp((state) => state.aside.waiting);
   return (
     <div className="keep">
       {saved === 'failed' ? (
@@ -42,6 +44,14 @@ export function KeepNotice() {
       {clashes.map((clash) => (
         <ClashNotice key={clash.id} clash={clash} />
       ))}
+      {aside.map((kept) => (
+        <AsideNotice key={kept.id} aside={kept} name={build.name} />
+      ))}
+      {waiting
+        .filter(({ buildId }) => buildId === build.id)
+        .map((kept, i) => (
+          <AsideNotice key={i} aside={{ ...kept, id: '', at: '' }} name={build.name} />
+        ))}
     </div>
   );
 }
@@ -71,6 +81,48 @@ function ClashNotice({ clash }: { clash: KeptClash }) {
       <Button size="compact-sm" variant="default" onClick={() => decide(other)}>
         Take {say(other)}
       </Button>
+    </section>
+  );
+}
+
+/** Parts named at once; of a table of hundreds the rest is counted. */
+const NAMED = 3;
+
+/** Something that could not be kept in the build: which, why, and a way to take it up again. */
+function AsideNotice({ aside, name }: { aside: KeptAside; name: string }) {
+  const shelf = useShelf();
+  const units = useUnits();
+  const { parts } = aside;
+  const save = (): void =>
+    downloadText(`${name.slice(0, 60)}, not kept.json`, `${JSON.stringify(parts, null, 2)}\n`, 'application/json');
+  return (
+    <section role="alert" className="keep-notice keep-aside">
+      <div>
+        <strong>
+          {parts.length === 1 ? 'Not kept, and set aside:' : `Not kept, and set aside: ${parts.length} things.`}
+        </strong>
+        <ul>
+          {parts.slice(0, NAMED).map((part, i) => (
+            <li key={i}>
+              {placeWords(part.path)}: <b>{valueWords(part.path, part.value, shelf, units).slice(0, 80)}</b>,{' '}
+              {part.message}. What was there before stays.
+            </li>
+          ))}
+          {parts.length > NAMED ? <li>and {parts.length - NAMED} more</li> : null}
+        </ul>
+      </div>
+      <Button size="compact-sm" onClick={save}>
+        Save to a file
+      </Button>
+      {aside.id === '' ? null : (
+        <Button
+          size="compact-sm"
+          variant="default"
+          onClick={() => void attempt('The decision', db.aside.delete(aside.id))}
+        >
+          Delete it
+        </Button>
+      )}
     </section>
   );
 }

@@ -6,6 +6,7 @@ import {
   type BuildSummary,
   type Clash,
   type Part,
+  type Refused,
   type Route,
 } from '@sprocket/core';
 
@@ -43,6 +44,15 @@ export interface KeptClash extends Clash {
   buildId: string;
 }
 
+/** Parts of a build that could not be kept in it, as they were to be: until somebody takes them up or lets them go. */
+export interface KeptAside {
+  id: string;
+  buildId: string;
+  /** ISO date and time. */
+  at: string;
+  parts: Refused[];
+}
+
 interface Setting {
   key: string;
   value: string;
@@ -58,6 +68,7 @@ export const db = new Dexie('jolly-sprocket') as Dexie & {
   lines: EntityTable<KeptLine, 'id'>;
   bin: EntityTable<BinnedBuild, 'id'>;
   clashes: EntityTable<KeptClash, 'id'>;
+  aside: EntityTable<KeptAside, 'id'>;
 };
 
 /** Builds kept by an older version are brought up to date as their files would be; one that cannot be read is left as it is. */
@@ -79,6 +90,14 @@ db.version(4).stores({ summaries: 'id' }).upgrade(bringBuildsUpToDate);
 // Lines of the bench carry the build's head and what is wrong with it; the old ones are worked out anew. What is
 // deleted waits in the bin; what two windows changed differently waits for a decision.
 db.version(5).stores({ summaries: null, lines: 'id', bin: 'id, deletedAt', clashes: 'id, buildId' });
+
+// What the gate refuses of an edit or a merge waits beside its build.
+db.version(6).stores({ aside: 'id, buildId' });
+
+/** A record of parts refused together, for the table they wait in. */
+export function asideOf(buildId: string, parts: readonly Refused[]): KeptAside {
+  return { id: crypto.randomUUID(), buildId, at: new Date().toISOString(), parts: [...parts] };
+}
 
 export async function readSetting(key: string): Promise<string | undefined> {
   const value: unknown = (await db.settings.get(key))?.value;

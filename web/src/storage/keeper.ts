@@ -1,7 +1,7 @@
-import { mergeBuilds, readBuild, type Build, type Clash } from '@sprocket/core';
+import { admitted, mergeBuilds, readBuild, type Build, type Clash } from '@sprocket/core';
 import { liveQuery, type Subscription } from 'dexie';
 import { bringBack } from './builds.ts';
-import { db, noteEditDay } from './db.ts';
+import { asideOf, db, noteEditDay } from './db.ts';
 
 /**
  * From an edit to its writing, ms; what is typed meanwhile goes with it. A small part of the second that is promised,
@@ -279,7 +279,7 @@ export class Keeper {
 interface Written {
   /** As the store has it now. */
   build: Build;
-  /** Another window's edits are in it. */
+  /** It is not just what was sent: another window's edits are in it, or something of it was refused. */
   merged: boolean;
 }
 
@@ -296,7 +296,9 @@ class Overtaken extends Error {}
  */
 async function putAtOnce({ build: mine, base, clashes }: Waiting): Promise<Written | null> {
   if (clashes.length > 0) return null;
-  const build = stamped(mine, base.revision + 1);
+  const { build: sound, refused } = admitted(base, mine);
+  if (refused.length > 0) return null;
+  const build = stamped(sound, base.revision + 1);
   try {
     await db.transaction('rw', db.builds, async () => {
       const [raw] = await Promise.all([db.builds.get(mine.id), db.builds.put(build)]);
@@ -310,15 +312,17 @@ async function putAtOnce({ build: mine, base, clashes }: Waiting): Promise<Writt
 }
 
 /** The same after a look at what the store has. */
-async function putOverOthers({ build: mine, base, clashes }: Waiting): Promise<Written | 'gone'> {
-  return db.transaction('rw', db.builds, db.clashes, db.bin, async () => {
+async function putOverOthers({ build: edited, base, clashes }: Waiting): Promise<Written | 'gone'> {
+  const { build: mine, refused: mineRefused } = admitted(base, edited);
+  return db.transaction('rw', [db.builds, db.clashes, db.bin, db.aside], async () => {
     const raw: unknown = await db.builds.get(mine.id);
     if (raw === undefined) return 'gone';
     await keepClashes(mine.id, clashes);
+    if (mineRefused.length > 0) await db.aside.put(asideOf(mine.id, mineRefused));
     if (isStill(raw, base)) {
       const build = stamped(mine, base.revision + 1);
       await db.builds.put(build);
-      return { build, merged: false };
+      return { build, merged: mine !== edited };
     }
     const read = readBuild(raw);
     if (!read.ok) {
@@ -326,12 +330,15 @@ async function putOverOthers({ build: mine, base, clashes }: Waiting): Promise<W
       await db.bin.put({ id: `${mine.id} before it was written over`, deletedAt: new Date().toISOString(), raw });
       const build = stamped(mine, mine.revision + 1);
       await db.builds.put(build);
-      return { build, merged: false };
+      return { build, merged: mine !== edited };
     }
     const made = mergeBuilds(base, mine, read.value);
-    const build = stamped(made.build, read.value.revision + 1);
+    // Rows at their limits from both sides make one that could not be read again: what does not fit goes beside.
+    const { build: fits, refused } = admitted(read.value, made.build, [mine]);
+    const build = stamped(fits, read.value.revision + 1);
     await db.builds.put(build);
     await keepClashes(mine.id, made.clashes);
+    if (refused.length > 0) await db.aside.put(asideOf(mine.id, refused));
     return { build, merged: true };
   });
 }

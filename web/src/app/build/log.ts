@@ -1,10 +1,10 @@
 import { original, type PayloadAction } from '@reduxjs/toolkit';
-import { MOST_ENTRIES, type Handover, type LogEntry, type Mapping, type Review, type Ridden } from '@sprocket/core';
+import type { Handover, LogEntry, Mapping, Review, Ridden } from '@sprocket/core';
 import type { BuildState, Edit } from './state.ts';
 
 /** Edits of the logbook: lines kept and forgotten, remembered tables, the review, what rides told. */
 export const logReducers = {
-  /** Lines put in place of those of their ids, or after the others; past the most that are kept, the rest is left out. */
+  /** Lines put in place of those of their ids, or after the others. What is past the most that are kept, the gate tells of. */
   entriesKept(state: BuildState, action: PayloadAction<Edit<readonly LogEntry[]>>) {
     if (!state.build) return;
     const { log } = state.build;
@@ -13,7 +13,7 @@ export const logReducers = {
     for (const entry of action.payload.value) {
       const here = at.get(entry.id);
       if (here !== undefined) log.entries[here] = entry;
-      else if (log.entries.length < MOST_ENTRIES) {
+      else {
         at.set(entry.id, log.entries.length);
         log.entries.push(entry);
       }

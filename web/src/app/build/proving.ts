@@ -1,6 +1,5 @@
 import type { PayloadAction } from '@reduxjs/toolkit';
 import {
-  MOST_RESULTS,
   type Coast,
   type Conditions,
   type FaultSearch,
@@ -28,7 +27,6 @@ export const provingReducers = {
     if (!state.build) return;
     const { proving } = state.build;
     const result = action.payload.value;
-    if (proving.results.length >= MOST_RESULTS && !proving.results.some((r) => r.id === result.id)) return;
     proving.results = put(proving.results, result);
     proving.notTried = without(proving.notTried, result.test);
   },
