@@ -109,6 +109,13 @@ export default tseslint.config(
       ...reactHooks.configs.recommended.rules,
       // Fields hold half-typed text of their own and follow the store when undo or another build moves it.
       'react-hooks/set-state-in-effect': 'off',
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector: 'CallExpression[callee.property.name="slice"][callee.object.callee.property.name="toISOString"]',
+          message: 'That is the day in Greenwich: ui/today.ts has the day of the place.',
+        },
+      ],
       'no-restricted-imports': arrow([
         deepCore,
         { regex: '^(express|node:|@sprocket/(server|cli|e2e))', message: 'The web app knows the core and itself.' },

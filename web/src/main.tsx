@@ -33,7 +33,8 @@ createRoot(root).render(
   <StrictMode>
     <Provider store={store}>
       <MantineProvider theme={theme} defaultColorScheme="auto" getStyleNonce={() => nonce}>
-        <Notifications position="bottom-center" autoClose={8000} />
+        {/* Above the stand view: what is refused at the bench is said at the bench. */}
+        <Notifications position="bottom-center" autoClose={8000} zIndex={500} />
         <RouterProvider router={router} />
       </MantineProvider>
     </Provider>

@@ -6,6 +6,7 @@ import { broughtUpToDate } from './migrate.ts';
 import { filePhotosSchema, type FilePhoto } from './photos.ts';
 import { amount, amountText } from '../quantity/format.ts';
 import { faultsWhereChanged, parsed } from '../reading/changed.ts';
+import { withoutControls } from '../reading/controls.ts';
 import { dottedPath, firstOfEach, issueWords, parseJson, problemsOf, type ReadResult } from '../reading/problems.ts';
 
 /** Largest build file read, characters. */
@@ -86,7 +87,7 @@ function readSound(document: unknown): ReadResult<Build> {
       ],
     };
   }
-  const sound = checked(broughtUpToDate(document, head.data.version));
+  const sound = checked(broughtUpToDate(withoutControls(document), head.data.version));
   return sound.ok
     ? sound
     : {

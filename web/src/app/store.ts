@@ -1,5 +1,5 @@
 import { combineReducers, configureStore, type UnknownAction } from '@reduxjs/toolkit';
-import { admitted, type Build, type Refused } from '@sprocket/core';
+import { admitted, withoutControls, type Build, type Refused } from '@sprocket/core';
 import equal from 'fast-deep-equal';
 import { useDispatch, useSelector } from 'react-redux';
 import undoable, { ActionCreators, newHistory, type StateWithHistory } from 'redux-undo';
@@ -49,7 +49,9 @@ function throughGate(before: Build, known: BuildState, next: BuildState, refused
 }
 
 /** Every edit goes through the gate: what of it could not be read again stays as it was, and is told. */
-function gatedHistory(state: History | undefined, action: UnknownAction, refused: Refused[]): History {
+function gatedHistory(state: History | undefined, typed: UnknownAction, refused: Refused[]): History {
+  // Pasted from elsewhere, a text may hold what no one can see.
+  const action = fieldOf(typed) === null ? typed : withoutControls(typed);
   const next = buildWithHistory(state, action);
   const before = state?.present.build;
   if (!before || before.id !== next.present.build?.id) return next;

@@ -18,6 +18,7 @@ import { buildActions } from '../app/buildSlice.ts';
 import { useShelf } from './PlanProvider.tsx';
 import { useApp, useBuild, useSend } from '../app/store.ts';
 import { uiActions } from '../app/uiSlice.ts';
+import { today } from '../ui/today.ts';
 
 /** What a verdict rests on, what mends it, what would change it, and the way to set it aside with a reason. */
 export function FindingSum({ finding }: { finding: Finding }) {
@@ -179,7 +180,7 @@ function TakeIt({ finding, remedy, usual }: { finding: Finding; remedy: Remedy; 
               ? buildActions.remedyLeft({ field, value: { rule, subject } })
               : buildActions.remedyTaken({
                   field,
-                  value: { rule, subject, remedy: remedy.id, on: new Date().toISOString().slice(0, 10) },
+                  value: { rule, subject, remedy: remedy.id, on: today() },
                 }),
           )
         }
@@ -241,7 +242,7 @@ function OverrideForm({ finding }: { finding: Finding }) {
           send(
             buildActions.overridden({
               field,
-              value: { rule: finding.rule, subject, reason: reason.trim(), on: new Date().toISOString().slice(0, 10) },
+              value: { rule: finding.rule, subject, reason: reason.trim(), on: today() },
             }),
           );
           setReason('');

@@ -4,6 +4,7 @@ import { useId, useState } from 'react';
 import { buildActions } from '../app/buildSlice.ts';
 import { useBuild, useSend } from '../app/store.ts';
 import { uiActions } from '../app/uiSlice.ts';
+import { today } from '../ui/today.ts';
 
 const sentence = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
 
@@ -27,7 +28,7 @@ export function OrderMark({ part, name, holding }: OrderMarkProps) {
         field: `bill.${part}`,
         value: {
           key: part,
-          change: { state: 'ordered', name, orderedOn: new Date().toISOString().slice(0, 10), reason: note },
+          change: { state: 'ordered', name, orderedOn: today(), reason: note },
         },
       }),
     );

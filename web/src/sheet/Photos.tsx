@@ -9,7 +9,7 @@ import { attempt } from '../ui/attempt.ts';
 
 /** Takes a photo off, and offers it back. */
 function takeOff(photo: BuildPhoto): void {
-  void dropPhoto(photo);
+  void attempt('The change', dropPhoto(photo));
   const id = `photo-${photo.id}`;
   notifications.show({
     id,
@@ -75,9 +75,7 @@ function PhotoButton({
       inputProps={{ 'aria-label': `${words} of ${label.toLowerCase()}` }}
       onChange={(file) => {
         if (!file) return;
-        keepPhoto(build, id, file).catch((error: unknown) =>
-          notifications.show({ message: error instanceof Error ? error.message : String(error), color: 'red' }),
-        );
+        void attempt('The photo', keepPhoto(build, id, file));
       }}
     >
       {(props) => (

@@ -5,6 +5,7 @@ import { watchWords } from '../ui/stopwatch.ts';
 import { useAwake } from './useAwake.ts';
 import type { useStopwatch } from './useStopwatch.ts';
 import './stand.css';
+import { KeepNotice } from './KeepNotice.tsx';
 
 interface StandFrameProps {
   label: string;
@@ -105,6 +106,9 @@ export function StandFrame(props: StandFrameProps) {
             Leave
           </button>
         </header>
+        <div className="stand-notices">
+          <KeepNotice />
+        </div>
         <div
           className={plain ? 'stand-body stand-plain' : 'stand-body'}
           ref={body}

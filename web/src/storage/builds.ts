@@ -105,11 +105,27 @@ export async function binned(): Promise<BinnedBuild[]> {
   return db.bin.orderBy('deletedAt').reverse().toArray();
 }
 
+/** When the bin's waiting was last counted. */
+const COUNTED = 'bin-counted';
+/** The most that is believed to have gone by between two countings: a clock that jumps ahead empties no bin. */
+const BELIEVED_MS = 2 * 86_400_000;
+
+/** Counts how long each build in the bin has waited, and clears away what has waited long enough. */
+async function ageBin(now: number): Promise<void> {
+  const last = Number((await db.settings.get(COUNTED))?.value ?? NaN);
+  const passed = Number.isFinite(last) ? Math.min(BELIEVED_MS, Math.max(0, now - last)) : 0;
+  await db.settings.put({ key: COUNTED, value: String(now) });
+  const rows = await db.bin.toArray();
+  const aged = rows.map((row) => ({ ...row, waitedMs: (row.waitedMs ?? 0) + passed }));
+  const over = aged.filter((row) => row.waitedMs > DAYS_KEPT * 86_400_000);
+  await db.bin.bulkDelete(over.map((row) => row.id));
+  if (passed > 0) await db.bin.bulkPut(aged.filter((row) => !over.includes(row)));
+}
+
 /** What was left behind by builds deleted for good: in the bin for long, photos and lines that nothing names. */
-export async function clearAway(): Promise<void> {
-  await db.transaction('rw', [db.builds, db.bin, db.photos, db.lines, db.clashes], async () => {
-    const oldest = new Date(Date.now() - DAYS_KEPT * 86_400_000).toISOString();
-    await db.bin.where('deletedAt').below(oldest).delete();
+export async function clearAway(at = Date.now()): Promise<void> {
+  await db.transaction('rw', [db.builds, db.bin, db.photos, db.lines, db.clashes, db.aside, db.settings], async () => {
+    await ageBin(at);
     const builds = new Set(await db.builds.toCollection().primaryKeys());
     const known = new Set([...builds, ...(await db.bin.toCollection().primaryKeys())]);
     const photographed = (await db.photos.orderBy('buildId').uniqueKeys()) as string[];
@@ -118,6 +134,9 @@ export async function clearAway(): Promise<void> {
     const clashing = (await db.clashes.orderBy('buildId').uniqueKeys()) as string[];
     const settled = clashing.filter((id) => !known.has(id));
     if (settled.length > 0) await db.clashes.where('buildId').anyOf(settled).delete();
+    const laid = (await db.aside.orderBy('buildId').uniqueKeys()) as string[];
+    const past = laid.filter((id) => !known.has(id));
+    if (past.length > 0) await db.aside.where('buildId').anyOf(past).delete();
     const lines = await db.lines.toCollection().primaryKeys();
     await db.lines.bulkDelete(lines.filter((id) => !builds.has(id)));
   });

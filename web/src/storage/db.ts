@@ -36,6 +36,8 @@ export interface BinnedBuild {
   /** ISO date and time. */
   deletedAt: string;
   raw: unknown;
+  /** How long it has waited, ms, of time that is believed; none where it was put in since that was last counted. */
+  waitedMs?: number;
 }
 
 /** A value that two windows changed differently: the build holds `mine` until somebody decides. */

@@ -2,6 +2,7 @@ import { admitted, mergeBuilds, readBuild, type Build, type Clash } from '@sproc
 import { liveQuery, type Subscription } from 'dexie';
 import { bringBack } from './builds.ts';
 import { asideOf, db, noteEditDay } from './db.ts';
+import { today } from '../ui/today.ts';
 
 /**
  * From an edit to its writing, ms; what is typed meanwhile goes with it. A small part of the second that is promised,
@@ -232,10 +233,10 @@ export class Keeper {
 
   /** Once a day: what a reminder of a backup counts. */
   private noteDay(): void {
-    const today = new Date().toISOString().slice(0, 10);
-    if (today === this.noted) return;
-    this.noted = today;
-    noteEditDay(today).catch(() => undefined);
+    const day = today();
+    if (day === this.noted) return;
+    this.noted = day;
+    noteEditDay(day).catch(() => undefined);
   }
 
   private refused(): void {

@@ -1,5 +1,7 @@
 import { MOST_PHOTOS } from '@sprocket/core';
 import { db, type BuildPhoto } from './db.ts';
+import { today } from '../ui/today.ts';
+import { Told } from '../ui/attempt.ts';
 
 /** Longest side a photo is kept at, px, and the quality of its JPEG. */
 const LONGEST = 1280;
@@ -9,14 +11,14 @@ const LARGEST = 40_000_000;
 
 /** Scales a picture down and keeps it with a build's item. Says in words why a file cannot be used. */
 export async function keepPhoto(buildId: string, item: string, file: File): Promise<void> {
-  if (file.size > LARGEST) throw new Error(`${file.name}: larger than 40 MB.`);
+  if (file.size > LARGEST) throw new Told(`${file.name}: larger than 40 MB.`);
   if ((await db.photos.where({ buildId }).count()) >= MOST_PHOTOS)
-    throw new Error(`${file.name}: this build has ${MOST_PHOTOS} photos, as many as its file can carry.`);
+    throw new Told(`${file.name}: this build has ${MOST_PHOTOS} photos, as many as its file can carry.`);
   let bitmap: ImageBitmap;
   try {
     bitmap = await createImageBitmap(file);
   } catch {
-    throw new Error(`${file.name}: not a picture this browser can read.`);
+    throw new Told(`${file.name}: not a picture this browser can read.`);
   }
   const scale = Math.min(1, LONGEST / Math.max(bitmap.width, bitmap.height));
   const canvas = document.createElement('canvas');
@@ -28,7 +30,7 @@ export async function keepPhoto(buildId: string, item: string, file: File): Prom
     id: crypto.randomUUID(),
     buildId,
     item,
-    on: new Date().toISOString().slice(0, 10),
+    on: today(),
     dataUrl: canvas.toDataURL('image/jpeg', QUALITY),
   });
 }

@@ -1,12 +1,37 @@
 import { notifications } from '@mantine/notifications';
 
-/** Why a store refused, in words. */
+/** An error with words for a person in it: where and what. */
+export class Told extends Error {}
+
+/** What browsers call it when a store refuses, and what a person can do. */
+const reasons: readonly (readonly [RegExp, string])[] = [
+  [
+    /Quota|disk is full|FILE_ERROR_NO_SPACE/i,
+    'the browser’s store is full. Delete photos or builds you no longer need, or make room on the disk.',
+  ],
+  [/DatabaseClosed|InvalidState|connection is closing/i, 'the browser has closed its store. Load this page again.'],
+  [/VersionError|VersionChange|UpgradeBlocked/i, 'another window has a newer version open. Load this page again.'],
+  [
+    /MissingAPI|SecurityError|OpenFailed|NotAllowed/i,
+    'this browser does not let the app keep anything. Allow it to store data.',
+  ],
+  [/ConstraintError|KeyExists/i, 'something of the same name is there already.'],
+  [/AbortError|TimeoutError|UnknownError|ReadOnly/i, 'the browser gave up writing it. Try again.'],
+];
+
+/** Why a store refused, in words a person can act on; never the browser’s own. */
 export function refusalWords(error: unknown): string {
-  const name = error instanceof Error ? error.name : '';
-  const inner = (error as { inner?: { name?: string } } | null)?.inner?.name ?? '';
-  if (/Quota/.test(name + inner))
-    return 'its store is full. Delete photos or builds that are no longer needed, or make room on the disk.';
-  return error instanceof Error ? error.message : String(error);
+  if (error instanceof Told) return error.message;
+  const {
+    name = '',
+    message = '',
+    inner,
+  } = (error ?? {}) as { name?: string; message?: string; inner?: { name?: string } };
+  const said = `${name} ${inner?.name ?? ''} ${message}`;
+  const known = reasons.find(([sign]) => sign.test(said));
+  return (
+    known?.[1] ?? 'the browser’s store did not take it. Try again; if that does not help, save your work to a file.'
+  );
 }
 
 /**

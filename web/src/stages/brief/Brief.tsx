@@ -13,6 +13,7 @@ import { Riders } from './Riders.tsx';
 import { RoadPicker } from './RoadPicker.tsx';
 import { TrailerCard } from './TrailerCard.tsx';
 import './brief.css';
+import { DraftText } from '../../ui/DraftText.tsx';
 
 const postureWords: Record<Brief['posture'], string> = {
   tucked: 'Tucked on drop bars',
@@ -49,14 +50,11 @@ export function BriefStage() {
         <section className="card" aria-labelledby="brief-name">
           <h2 id="brief-name">The build</h2>
           <div className="fields">
-            <TextInput
+            <DraftText
               label="Name"
               value={build.name}
               maxLength={120}
-              onChange={(event) =>
-                event.currentTarget.value.trim() === '' ||
-                send(buildActions.renamed({ field: 'name', value: { name: event.currentTarget.value } }))
-              }
+              onValue={(name) => send(buildActions.renamed({ field: 'name', value: { name } }))}
             />
             <TextInput
               label="Variant"

@@ -1,8 +1,9 @@
-import { Button, NativeSelect, TextInput } from '@mantine/core';
+import { Button, NativeSelect } from '@mantine/core';
 import type { FreeFrame } from '@sprocket/core';
 import { buildActions } from '../../app/buildSlice.ts';
 import { useBuild, useSend } from '../../app/store.ts';
 import { AmountField } from '../../ui/AmountField.tsx';
+import { DraftText } from '../../ui/DraftText.tsx';
 
 const first: FreeFrame = {
   corners: [
@@ -62,12 +63,7 @@ export function FreeFrameEditor() {
       <ul className="free-rows">
         {corners.map((c, i) => (
           <li key={i}>
-            <TextInput
-              label="Corner"
-              value={c.name}
-              maxLength={40}
-              onChange={(e) => e.currentTarget.value.trim() === '' || corner(i, { name: e.currentTarget.value })}
-            />
+            <DraftText label="Corner" value={c.name} maxLength={40} onValue={(name) => corner(i, { name })} />
             <AmountField
               label="Ahead of the rear axle"
               dimension="size"

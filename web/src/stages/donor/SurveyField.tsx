@@ -20,6 +20,7 @@ import { buildActions } from '../../app/buildSlice.ts';
 import { useApp, useSend, useUnits } from '../../app/store.ts';
 import { uiActions } from '../../app/uiSlice.ts';
 import { AmountField } from '../../ui/AmountField.tsx';
+import { today } from '../../ui/today.ts';
 
 const provenanceLabels: Record<Provenance, string> = {
   measured: 'measured',
@@ -29,7 +30,6 @@ const provenanceLabels: Record<Provenance, string> = {
 };
 
 /** Day of an edit. */
-const today = (): string => new Date().toISOString().slice(0, 10);
 
 /** One item of the survey: its value as typed, where it came from, and its light on the drawing. */
 export const SurveyField = memo(function SurveyField({ item }: { item: SurveyItem }) {

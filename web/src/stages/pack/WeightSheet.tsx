@@ -6,6 +6,7 @@ import { usePlan } from '../../sheet/PlanProvider.tsx';
 import { useBuild, useSend } from '../../app/store.ts';
 import { AmountField } from '../../ui/AmountField.tsx';
 import { Show } from '../../ui/Show.tsx';
+import { today } from '../../ui/today.ts';
 
 /** Where the weight stands: on each wheel, against each limit, and what it does to handling. */
 export function WeightSheet() {
@@ -241,7 +242,7 @@ function Budget() {
                 : {
                     kg: donor.survey.vehicleMass?.value ?? budget.baselineKg,
                     lines: [],
-                    on: new Date().toISOString().slice(0, 10),
+                    on: today(),
                   },
             })
           }

@@ -5,6 +5,8 @@ import { buildActions } from '../../app/buildSlice.ts';
 import { useBuild, useSend } from '../../app/store.ts';
 import { AmountField } from '../../ui/AmountField.tsx';
 import { Show } from '../../ui/Show.tsx';
+import { DraftText } from '../../ui/DraftText.tsx';
+import { today } from '../../ui/today.ts';
 
 const throttles = legalClassSchema.shape.throttle.options;
 
@@ -32,7 +34,7 @@ export function Laws() {
                   id,
                   name: 'Rules of my own',
                   source: 'own inquiry',
-                  asOf: new Date().toISOString().slice(0, 7),
+                  asOf: today().slice(0, 7),
                 },
               }),
             );
@@ -122,12 +124,7 @@ function LawForm({ law, own, onClose }: { law: LegalClass; own: boolean; onClose
     <div className="law-form">
       <h3>Correct “{law.name}”</h3>
       <div className="fields fields-three">
-        <TextInput
-          label="Name"
-          value={law.name}
-          maxLength={80}
-          onChange={(e) => edit({ name: e.currentTarget.value })}
-        />
+        <DraftText label="Name" value={law.name} maxLength={80} onValue={(name) => edit({ name })} />
         <TextInput
           label="Where"
           value={law.region}

@@ -8,6 +8,7 @@ import { refusalWords } from '../../ui/attempt.ts';
 import { useEditDays } from '../../sheet/useEditDays.ts';
 import './settings.css';
 import { downloadBlob } from '../../ui/download.ts';
+import { today } from '../../ui/today.ts';
 
 const sizeWords = (bytes: number): string =>
   bytes < 1_000_000 ? `${Math.ceil(bytes / 1000)} kB` : `${(bytes / 1_000_000).toFixed(1)} MB`;
@@ -37,10 +38,10 @@ export function Backup() {
     run(async () => {
       await keeper.flush();
       const zip = await writeBackup(setShare);
-      const today = new Date().toISOString().slice(0, 10);
-      downloadBlob(`bench-${today}.zip`, zip);
+      const day = today();
+      downloadBlob(`bench-${day}.zip`, zip);
       await writeSetting(EDIT_DAYS, '');
-      return `The bench is in bench-${today}.zip, ${sizeWords(zip.size)}. Keep it somewhere else than on this machine.`;
+      return `The bench is in bench-${day}.zip, ${sizeWords(zip.size)}. Keep it somewhere else than on this machine.`;
     });
   const bring = (file: File | null): Promise<void> =>
     file === null

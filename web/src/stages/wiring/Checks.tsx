@@ -13,8 +13,7 @@ import { buildActions } from '../../app/buildSlice.ts';
 import { useBuild, useSend } from '../../app/store.ts';
 import { AmountField } from '../../ui/AmountField.tsx';
 import { Show } from '../../ui/Show.tsx';
-
-const today = (): string => new Date().toISOString().slice(0, 10);
+import { today } from '../../ui/today.ts';
 
 /** Polarity and volts before anything is joined, in a safe order; and the phases of a motor found by trying. */
 export function Checks({ wiring }: { wiring: Wiring }) {
