@@ -204,7 +204,7 @@ say('readGpx, 100 000 points', `${median(() => readGpx(gpx, 'a', 'a'), 5).toFixe
   const track = `<gpx><trk><trkseg>${rows.join('')}</trkseg></trk></gpx>`;
   say(
     'readTrackRide, 12 hours at a point a second',
-    `${median(() => readTrackRide(track, 'a', 'a', 0), 5).toFixed(0)} ms`,
+    `${median(() => readTrackRide(track, 'a', 'a', () => 0), 5).toFixed(0)} ms`,
   );
   for (const name of ['demo-box', 'demo-lockkeeper']) {
     const read = readBuildFile(readFileSync(new URL(`web/public/demo/builds/${name}.json`, root), 'utf8'));

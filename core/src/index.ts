@@ -13,7 +13,7 @@ export { type TyreSize, parseTyre, tyreName } from './quantity/tyre.ts';
 export { type Dimension, type UnitSystem, displayUnits } from './quantity/units.ts';
 
 // What readers answer with
-export { withoutControls } from './reading/controls.ts';
+export { plainText, withoutControls } from './reading/controls.ts';
 export { type ReadProblem, type ReadResult, parseJson, problemsOf } from './reading/problems.ts';
 
 // Parts and the shelf
@@ -351,6 +351,7 @@ export {
   logColumns,
   logRows,
   matchColumns,
+  rememberedColumns,
   readLogTable,
   rideFromSamples,
 } from './formats/logTable.ts';

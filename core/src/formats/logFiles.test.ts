@@ -164,7 +164,7 @@ describe('a table of rides', () => {
 });
 
 describe('a track with times', () => {
-  const read = (text: string, zone = 0) => readTrackRide(text, 'a', 'track', zone);
+  const read = (text: string, zone = 0) => readTrackRide(text, 'a', 'track', () => zone);
   it('is a ride: way, time moving, stops, heights', () => {
     const found = read(
       track(1200, 5, [

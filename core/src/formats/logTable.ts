@@ -2,6 +2,7 @@ import { chargeSchema, loggedRideSchema, type EntryOf, type LogEntry, type Mappi
 import type { MeterSample } from '../proof/meter.ts';
 import { isDate } from '../quantity/dates.ts';
 import type { ReadProblem } from '../reading/problems.ts';
+import { filledRows, MOST_COLUMNS, tableFault } from './table.ts';
 
 /** What a column of a table of rides or charges can be, with the units it is read in; the first is usual. */
 export const logColumns = {
@@ -40,7 +41,16 @@ export const isLogColumn = (text: string): text is LogColumn => Object.hasOwn(lo
 const MOST_ROWS = 6000;
 const MOST_PROBLEMS = 20;
 
-const headsOf = (rows: readonly (readonly string[])[]): string[] => (rows[0] ?? []).map((h) => h.trim());
+/** Heads of a table, each by a name of its own: of two alike the second is told apart. */
+function headsOf(rows: readonly (readonly string[])[]): string[] {
+  const heads = (filledRows(rows)[0]?.cells ?? []).slice(0, MOST_COLUMNS).map((h) => h.trim().slice(0, 190));
+  const seen = new Map<string, number>();
+  return heads.map((head) => {
+    const times = (seen.get(head) ?? 0) + 1;
+    seen.set(head, times);
+    return times === 1 ? head : `${head} #${times}`;
+  });
+}
 const keyOf = (heads: readonly string[]): string => heads.join('|').toLowerCase().slice(0, 4000);
 
 /** The unit a head names, in brackets or behind a blank; its column’s usual one where it names none. */
@@ -63,7 +73,10 @@ export function matchColumns(rows: readonly (readonly string[])[], known: readon
   const heads = headsOf(rows);
   const key = keyOf(heads);
   const before = known.find((m) => m.heads === key);
-  if (before) return before;
+  if (before) {
+    const was = new Map(before.columns.map((c) => [c.head, c]));
+    return { heads: key, columns: heads.map((head) => was.get(head) ?? { head, of: '', unit: '' }) };
+  }
   const taken = new Set<string>();
   return {
     heads: key,
@@ -72,11 +85,18 @@ export function matchColumns(rows: readonly (readonly string[])[], known: readon
       const found = (Object.keys(logColumns) as LogColumn[]).find(
         (of) => !taken.has(of) && logColumns[of].head.test(plain),
       );
-      if (!found) return { head: head.slice(0, 200), of: '', unit: '' };
+      if (!found) return { head, of: '', unit: '' };
       taken.add(found);
-      return { head: head.slice(0, 200), of: found, unit: unitIn(plain, logColumns[found].units) };
+      return { head, of: found, unit: unitIn(plain, logColumns[found].units) };
     }),
   };
+}
+
+/** What is remembered of a table: the columns that mean something, each meaning once; the others are left out anew. */
+export function rememberedColumns({ heads, columns }: Mapping): Mapping {
+  const taken = new Set<string>();
+  const means = columns.filter(({ of }) => isLogColumn(of) && !taken.has(of) && taken.add(of));
+  return { heads, columns: means };
 }
 
 /** A local moment of a date, with a time where it has one. */
@@ -119,14 +139,12 @@ export function readLogTable(
   mapping: Mapping,
   idOf: (row: number) => string,
 ): LogRead {
-  const filled = rows
-    .map((cells, i) => ({ cells, row: i + 1 }))
-    .filter(({ cells }) => cells.some((c) => c.trim() !== ''));
-  const [first, ...body] = filled;
+  const filled = filledRows(rows);
+  const fault = tableFault(filled, MOST_ROWS);
+  if (fault) return { ok: false, problems: [fault] };
+  const body = filled.slice(1);
   const refuse = (path: string, message: string): LogRead => ({ ok: false, problems: [{ path, message }] });
-  if (!first) return refuse('row 1', 'the table is empty');
   if (body.length === 0) return refuse('row 2', 'no row below the heads');
-  if (body.length > MOST_ROWS) return refuse(`row ${MOST_ROWS + 2}`, `is more than the ${MOST_ROWS} that are taken`);
   const at = new Map<LogColumn, { i: number; unit: string }>();
   mapping.columns.forEach(({ of, unit }, i) => {
     if (isLogColumn(of) && !at.has(of)) at.set(of, { i, unit });

@@ -1,6 +1,7 @@
 import { offerSchema, supplierSchema, type Offer, type Supplier } from '../build/bill.ts';
 import { partById, partKinds, type Shelf } from '../parts/part.ts';
 import { problemsOf, type ReadProblem } from '../reading/problems.ts';
+import { filledRows, tableFault } from './table.ts';
 
 /** Heads of a table of offers, in the order they are written; any order is read. */
 export const offerHeads = [
@@ -44,21 +45,23 @@ const figure = (text: string): number | null => {
  */
 export function readOffers(rows: readonly (readonly string[])[], shelf: Shelf): OffersRead {
   const out: OffersRead = { suppliers: [], offers: [], problems: [] };
-  const [first, ...body] = rows.filter((row) => row.some((cell) => cell.trim() !== ''));
-  const heads = (first ?? []).map((h) => h.trim().toLowerCase());
-  const missing = (['supplier', 'part', 'price'] as const).filter((h) => !heads.includes(h));
-  if (missing.length > 0) {
-    out.problems.push({ path: 'row 1', message: `has no column headed ${missing.join(', ')}` });
+  const filled = filledRows(rows);
+  const fault = tableFault(filled, MOST_ROWS);
+  if (fault) {
+    out.problems.push(fault);
     return out;
   }
-  if (body.length > MOST_ROWS) {
-    out.problems.push({ path: `row ${MOST_ROWS + 2}`, message: `is more than the ${MOST_ROWS} that are taken` });
+  const [first, ...body] = filled;
+  const heads = (first?.cells ?? []).map((h) => h.trim().toLowerCase());
+  const missing = (['supplier', 'part', 'price'] as const).filter((h) => !heads.includes(h));
+  if (missing.length > 0) {
+    out.problems.push({ path: `row ${first?.row ?? 1}`, message: `has no column headed ${missing.join(', ')}` });
     return out;
   }
   const byName = new Map<string, string>();
   for (const kind of partKinds) for (const part of shelf[kind]) byName.set(part.name.toLowerCase(), part.id);
-  body.forEach((row, i) => {
-    const path = `row ${i + 2}`;
+  body.forEach(({ cells: row, row: number }) => {
+    const path = `row ${number}`;
     const cell = (head: Head): string => row[heads.indexOf(head)]?.trim() ?? '';
     const say = (message: string): void => {
       out.problems.push({ path, message });

@@ -1,5 +1,6 @@
 import type { MeterSample } from '../proof/meter.ts';
 import type { ReadProblem } from '../reading/problems.ts';
+import { filledRows, tableFault } from './table.ts';
 
 /** Heads of a ride's table as it is written: name and unit. */
 export const rideHeads = ['time s', 'distance m', 'speed km/h', 'volts V', 'amps A', 'energy Wh', 'charge %'] as const;
@@ -54,8 +55,11 @@ export type RideRead = { ok: true; samples: MeterSample[]; without: string[] } |
  * refused by its number and column.
  */
 export function readRide(rows: readonly (readonly string[])[]): RideRead {
-  const [first, ...body] = rows.filter((row) => row.some((cell) => cell.trim() !== ''));
-  const heads = (first ?? []).map((h) => h.trim().toLowerCase());
+  const filled = filledRows(rows);
+  const fault = tableFault(filled, MOST_ROWS);
+  if (fault) return { ok: false, problems: [fault] };
+  const [first, ...body] = filled;
+  const heads = (first?.cells ?? []).map((h) => h.trim().toLowerCase());
   const at = new Map<keyof MeterSample, { i: number; factor: number }>();
   heads.forEach((head, i) => {
     const column = columns.find((c) => c.head.test(head) && !at.has(c.of));
@@ -66,17 +70,15 @@ export function readRide(rows: readonly (readonly string[])[]): RideRead {
     .map((c) => ({ timeS: 'time', volts: 'volts', amps: 'amps' })[c]);
   if (!at.has('speedMs') && !at.has('distanceM')) missing.push('speed or distance');
   if (missing.length > 0)
-    return { ok: false, problems: [{ path: 'row 1', message: `has no column for ${missing.join(', ')}` }] };
-  if (body.length > MOST_ROWS)
     return {
       ok: false,
-      problems: [{ path: `row ${MOST_ROWS + 2}`, message: `is more than the ${MOST_ROWS} that are taken` }],
+      problems: [{ path: `row ${first?.row ?? 1}`, message: `has no column for ${missing.join(', ')}` }],
     };
   if (body.length < 2) return { ok: false, problems: [{ path: 'row 2', message: 'a ride wants two rows at least' }] };
   const problems: ReadProblem[] = [];
   const samples: MeterSample[] = [];
   let before: MeterSample | null = null;
-  body.forEach((row, r) => {
+  body.forEach(({ cells: row, row: number }) => {
     const value = (of: keyof MeterSample): number | null => {
       const column = at.get(of);
       if (!column) return null;
@@ -85,8 +87,8 @@ export function readRide(rows: readonly (readonly string[])[]): RideRead {
       if (!Number.isFinite(number) || Math.abs(number) > 1e7) {
         if (problems.length < 20)
           problems.push({
-            path: `row ${r + 2}, column ${column.i + 1}`,
-            message: `“${row[column.i] ?? ''}” is no figure`,
+            path: `row ${number}, column ${column.i + 1}`,
+            message: `“${(row[column.i] ?? '').slice(0, 40)}” is no figure`,
           });
         return null;
       }
@@ -100,7 +102,7 @@ export function readRide(rows: readonly (readonly string[])[]): RideRead {
     const energy = value('energyWh');
     const charge = value('charge');
     if (before && timeS < before.timeS && problems.length < 20)
-      problems.push({ path: `row ${r + 2}, column ${(at.get('timeS')?.i ?? 0) + 1}`, message: 'goes back in time' });
+      problems.push({ path: `row ${number}, column ${(at.get('timeS')?.i ?? 0) + 1}`, message: 'goes back in time' });
     const span: number = before ? Math.max(0, timeS - before.timeS) : 0;
     const speedMs: number = speed ?? (before && span > 0 && way !== null ? (way - before.distanceM) / span : 0);
     const sample: MeterSample = {

@@ -61,13 +61,13 @@ export function simplified(points: readonly ProfilePoint[], most = MOST_PROFILE)
 /**
  * A track with times as a ride: way and time moving, stops, heights smoothed as a road’s are. Standing drift counts for
  * nothing; a gap of minutes counts as standing.
- * @param zoneMinutes the reader’s zone, minutes east of UTC
+ * @param zoneMinutes the reader’s zone on a moment, seconds since 1970: minutes east of UTC
  */
 export function readTrackRide(
   text: string,
   id: string,
   fallbackName: string,
-  zoneMinutes: number,
+  zoneMinutes: (timeS: number) => number,
 ): ReadResult<TrackRide> {
   if (text.length > GPX_LIMIT)
     return {
@@ -99,7 +99,7 @@ export function readTrackRide(
   return rideOf(points, id, name === '' ? fallbackName : name, zoneMinutes);
 }
 
-function rideOf(points: readonly TrackPoint[], id: string, name: string, zoneMinutes: number): ReadResult<TrackRide> {
+function rideOf(points: readonly TrackPoint[], id: string, name: string, zoneMinutes: (timeS: number) => number): ReadResult<TrackRide> {
   const n = points.length;
   const time = points.map((p) => p.timeS as number);
   const raw = new Float64Array(n);
@@ -164,7 +164,7 @@ function rideOf(points: readonly TrackPoint[], id: string, name: string, zoneMin
   const timeS = (time[n - 1] as number) - (time[0] as number);
   if (gaps > 0)
     notes.push(`${gaps} gap${gaps === 1 ? '' : 's'} of more than ${GAP_S / 60} minutes counted as standing.`);
-  const at = momentText(Math.floor(((time[0] as number) + zoneMinutes * 60) / 60)).slice(0, 16);
+  const at = momentText(Math.floor(((time[0] as number) + zoneMinutes(time[0] as number) * 60) / 60)).slice(0, 16);
   const read = loggedRideSchema.safeParse({
     kind: 'ride',
     id,

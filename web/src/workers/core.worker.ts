@@ -144,7 +144,9 @@ const api = {
         return read.ok ? [read.value] : [];
       }),
     ),
-  readTrackRide,
+  /** By the clock of the place on the day of the ride: summer time then is not summer time now. */
+  readTrackRide: (text: string, id: string, fallbackName: string) =>
+    readTrackRide(text, id, fallbackName, (timeS) => -new Date(timeS * 1000).getTimezoneOffset()),
   readBuildFileWithPhotos,
   readGpx,
   readSvgOutline,

@@ -12,12 +12,12 @@ import {
   entriesOf,
   logEntrySchema,
 } from '@sprocket/core';
-import Papa from 'papaparse';
 import { useMemo, useState } from 'react';
 import { buildActions } from '../../app/buildSlice.ts';
 import { useBuild, useSend } from '../../app/store.ts';
 import { usePlanContext } from '../../sheet/PlanProvider.tsx';
 import { StageHead } from '../../sheet/StageHead.tsx';
+import { csvOf, readCsv } from '../../ui/csv.ts';
 import { downloadText } from '../../ui/download.ts';
 import { Big, Show } from '../../ui/Show.tsx';
 import { thisMinute } from '../../ui/today.ts';
@@ -67,8 +67,8 @@ export function LiveRide() {
       setFaults([`${file.name}: larger than ${LARGEST / 1e6} MB`]);
       return;
     }
-    const rows = Papa.parse<string[]>(await file.text(), { skipEmptyLines: 'greedy' }).data;
-    const found = readRide(rows);
+    const table = readCsv(await file.text());
+    const found = table.ok ? readRide(table.rows) : table;
     if (!found.ok) {
       setFaults(found.problems.slice(0, 6).map((p) => `${p.path}: ${p.message}`));
       return;
@@ -257,11 +257,7 @@ export function LiveRide() {
               variant="default"
               disabled={samples.length < 2}
               onClick={() =>
-                downloadText(
-                  `ride-${thisMinute().replace(/[T:]/g, '-')}.csv`,
-                  Papa.unparse(rideRows(samples)),
-                  'text/csv',
-                )
+                downloadText(`ride-${thisMinute().replace(/[T:]/g, '-')}.csv`, csvOf(rideRows(samples)), 'text/csv')
               }
             >
               CSV

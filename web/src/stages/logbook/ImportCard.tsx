@@ -4,6 +4,7 @@ import {
   logColumns,
   logRows,
   matchColumns,
+  rememberedColumns,
   readLogTable,
   readRide,
   rideFromSamples,
@@ -13,9 +14,9 @@ import {
   type Mapping,
   type ReadProblem,
 } from '@sprocket/core';
-import Papa from 'papaparse';
 import { useRef, useState } from 'react';
 import { readFile } from '../../workers/core.ts';
+import { csvOf, readCsv } from '../../ui/csv.ts';
 import { downloadText } from '../../ui/download.ts';
 import { Problems } from '../../ui/Problems.tsx';
 import { thisMinute } from '../../ui/today.ts';
@@ -62,9 +63,8 @@ export function ImportCard({ build, onKeep }: ImportCardProps) {
       }
       const text = await file.text();
       if (/\.gpx$/i.test(file.name) || text.trimStart().startsWith('<')) {
-        const zone = -new Date().getTimezoneOffset();
         const read = await readFile((reader) =>
-          reader.readTrackRide(text, crypto.randomUUID(), file.name.replace(/\.gpx$/i, ''), zone),
+          reader.readTrackRide(text, crypto.randomUUID(), file.name.replace(/\.gpx$/i, '')),
         );
         if (!read.ok) setFaults({ file: file.name, problems: read.problems });
         else {
@@ -73,17 +73,14 @@ export function ImportCard({ build, onKeep }: ImportCardProps) {
         }
         return;
       }
-      const parsed = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { skipEmptyLines: 'greedy' });
-      const bad = parsed.errors.find((e) => e.type === 'Quotes');
-      if (bad) {
-        setFaults({
-          file: file.name,
-          problems: [{ path: `row ${(bad.row ?? 0) + 1}`, message: 'has a quotation mark that is never closed' }],
-        });
+      const table = readCsv(text);
+      if (!table.ok) {
+        setFaults({ file: file.name, problems: table.problems });
         return;
       }
+      const { rows } = table;
       // A meter's own table, a reading a second, is one ride.
-      const ride = readRide(parsed.data);
+      const ride = readRide(rows);
       if (ride.ok) {
         const entry = rideFromSamples(ride.samples, crypto.randomUUID(), thisMinute(), file.name.replace(/\.\w+$/, ''));
         if (entry) {
@@ -91,11 +88,11 @@ export function ImportCard({ build, onKeep }: ImportCardProps) {
           return;
         }
       }
-      setTable({ file: file.name, rows: parsed.data, mapping: matchColumns(parsed.data, build.log.mappings) });
-    } catch (error) {
+      setTable({ file: file.name, rows, mapping: matchColumns(rows, build.log.mappings) });
+    } catch {
       setFaults({
         file: file.name,
-        problems: [{ path: '(file)', message: error instanceof Error ? error.message : String(error) }],
+        problems: [{ path: '(file)', message: 'cannot be read by this browser; save it once more, and try that' }],
       });
     } finally {
       setBusy(false);
@@ -112,7 +109,7 @@ export function ImportCard({ build, onKeep }: ImportCardProps) {
     const here = new Set(build.log.entries.map(sameLine));
     const fresh = read.entries.filter((e) => !here.has(sameLine(e)));
     const known = read.entries.length - fresh.length;
-    if (!onKeep(fresh, table.mapping)) return;
+    if (!onKeep(fresh, rememberedColumns(table.mapping))) return;
     setSaid(
       `${table.file}: ${fresh.length} ${read.kind === 'ride' ? 'rides' : 'charges'} kept${known > 0 ? `, ${known} were here already` : ''}.`,
     );
@@ -128,7 +125,7 @@ export function ImportCard({ build, onKeep }: ImportCardProps) {
     );
   };
   const save = (kind: 'ride' | 'charge'): void =>
-    downloadText(`${slug(build.name)}-${kind}s.csv`, Papa.unparse(logRows(build.log.entries, kind)), 'text/csv');
+    downloadText(`${slug(build.name)}-${kind}s.csv`, csvOf(logRows(build.log.entries, kind)), 'text/csv');
   return (
     <section className="card" aria-labelledby="log-files">
       <div className="card-head">

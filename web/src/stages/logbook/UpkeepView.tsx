@@ -35,7 +35,7 @@ export function UpkeepView({ upkeep, now, lit, onDone, onStand }: UpkeepViewProp
   const save = async (): Promise<void> => {
     downloadText(
       `${build.name.replace(/[^\p{L}\p{N}]+/gu, '-').toLowerCase()}-upkeep.ics`,
-      await calendarOf(build.name, upkeepReminders(upkeep)),
+      await calendarOf(build, upkeepReminders(upkeep)),
       'text/calendar',
     );
   };

@@ -11,10 +11,10 @@ import {
   type LineSource,
   type LineState,
 } from '@sprocket/core';
-import Papa from 'papaparse';
 import { memo, useCallback, useDeferredValue, useMemo, useState } from 'react';
 import { buildActions } from '../../app/buildSlice.ts';
 import { store, useBuild, useSend } from '../../app/store.ts';
+import { csvOfRecords } from '../../ui/csv.ts';
 import { downloadText } from '../../ui/download.ts';
 import { useMoney } from '../../ui/money.ts';
 import { today } from '../../ui/today.ts';
@@ -88,7 +88,7 @@ export function BillTable({ bill: fresh }: { bill: BillSheet }) {
     }));
     downloadText(
       `${build.name.replace(/[^\p{L}\p{N}]+/gu, '-').toLowerCase()}-bill.csv`,
-      Papa.unparse(rows),
+      csvOfRecords(rows),
       'text/csv',
     );
   };
@@ -121,7 +121,7 @@ export function BillTable({ bill: fresh }: { bill: BillSheet }) {
             size="compact-sm"
             variant="default"
             onClick={() =>
-              void calendarOf(build.name, reminders).then((text) => downloadText('parts.ics', text, 'text/calendar'))
+              void calendarOf(build, reminders).then((text) => downloadText('parts.ics', text, 'text/calendar'))
             }
           >
             Days for the calendar

@@ -10,11 +10,11 @@ import {
   type Offer,
   type Supplier,
 } from '@sprocket/core';
-import Papa from 'papaparse';
 import { useState } from 'react';
 import { buildActions } from '../../app/buildSlice.ts';
 import { useBuild, useSend } from '../../app/store.ts';
 import { usePlanContext } from '../../sheet/PlanProvider.tsx';
+import { csvOf, readCsv } from '../../ui/csv.ts';
 import { downloadText } from '../../ui/download.ts';
 import { useMoney } from '../../ui/money.ts';
 import { today } from '../../ui/today.ts';
@@ -75,8 +75,13 @@ export function Counter({ bill }: { bill: BillSheet }) {
       setSaid(`${file.name} is larger than the two megabytes that are read.`);
       return;
     }
-    const { data } = Papa.parse<string[]>(await file.text(), { skipEmptyLines: true });
-    const found = readOffers(data, shelf);
+    const table = readCsv(await file.text());
+    if (!table.ok) {
+      setSaid(`${file.name} was not read.`);
+      setFaults(table.problems.map((p) => `${p.path}: ${p.message}`));
+      return;
+    }
+    const found = readOffers(table.rows, shelf);
     if (found.offers.length > 0 && !bring(found)) return;
     setSaid(
       `${found.offers.length} prices taken from ${file.name}${found.problems.length > 0 ? `, ${found.problems.length} rows not understood` : ''}.`,
@@ -101,7 +106,7 @@ export function Counter({ bill }: { bill: BillSheet }) {
         s?.lithium === false ? 'no' : 'yes',
       ];
     });
-    downloadText('prices.csv', Papa.unparse({ fields: [...offerHeads], data: rows }), 'text/csv');
+    downloadText('prices.csv', csvOf([offerHeads, ...rows]), 'text/csv');
   };
   return (
     <section aria-labelledby="suppliers">

@@ -1,9 +1,9 @@
 import { Button } from '@mantine/core';
 import { dateAfter, purchaseOrders, putLine, standingsSchema, type BillSheet } from '@sprocket/core';
-import Papa from 'papaparse';
 import { useState } from 'react';
 import { buildActions } from '../../app/buildSlice.ts';
 import { useBuild, useSend } from '../../app/store.ts';
+import { csvOfRecords } from '../../ui/csv.ts';
 import { downloadText } from '../../ui/download.ts';
 import { PricedTable } from './PricedTable.tsx';
 import { today } from '../../ui/today.ts';
@@ -39,7 +39,7 @@ export function Orders({ bill }: { bill: BillSheet }) {
               onClick={() =>
                 downloadText(
                   `order-${order.supplier}.csv`,
-                  Papa.unparse(
+                  csvOfRecords(
                     order.lines.map((l) => ({
                       part: l.part,
                       name: l.name,

@@ -1,5 +1,13 @@
 import { Button, Checkbox, TextInput } from '@mantine/core';
-import { remindersOf, upkeepOf, upkeepReminders, type BillSheet, type BuildStep, type BuildTime } from '@sprocket/core';
+import {
+  remindersOf,
+  upkeepOf,
+  upkeepReminders,
+  type BillSheet,
+  type Build,
+  type BuildStep,
+  type BuildTime,
+} from '@sprocket/core';
 import { useState } from 'react';
 import { buildActions } from '../../app/buildSlice.ts';
 import { useBuild, useSend } from '../../app/store.ts';
@@ -42,7 +50,7 @@ export function Time({ bill }: { bill: BillSheet }) {
             variant="default"
             onClick={() =>
               void saveCalendar(
-                build.name,
+                build,
                 bill,
                 time,
                 steps,
@@ -280,7 +288,7 @@ function Done({ steps }: { steps: readonly BuildStep[] }) {
 }
 
 async function saveCalendar(
-  name: string,
+  build: Build,
   bill: BillSheet,
   time: BuildTime,
   steps: ReadonlyMap<string, BuildStep>,
@@ -295,9 +303,9 @@ async function saveCalendar(
     ),
   }));
   downloadText(
-    `${name.replace(/[^\p{L}\p{N}]+/gu, '-').toLowerCase()}-bench.ics`,
+    `${build.name.replace(/[^\p{L}\p{N}]+/gu, '-').toLowerCase()}-bench.ics`,
     // A vehicle in use is looked after between one bench time and the next.
-    await calendarOf(name, [...remindersOf(bill.lines), ...upkeep], times),
+    await calendarOf(build, [...remindersOf(bill.lines), ...upkeep], times),
     'text/calendar',
   );
 }

@@ -22,8 +22,8 @@ import {
   useTable,
   type SortingState,
 } from '@tanstack/react-table';
-import Papa from 'papaparse';
 import { useMemo, useState } from 'react';
+import { csvOf } from '../../ui/csv.ts';
 import { downloadText } from '../../ui/download.ts';
 import { leadMark } from '../../drawing/LeadLayer.tsx';
 import { buildActions } from '../../app/buildSlice.ts';
@@ -180,9 +180,7 @@ export function LeadTable({
           <Button
             size="compact-sm"
             variant="default"
-            onClick={() =>
-              downloadText(`${name} leads.csv`, Papa.unparse(lines(), { escapeFormulae: true }), 'text/csv')
-            }
+            onClick={() => downloadText(`${name} leads.csv`, csvOf(lines()), 'text/csv')}
           >
             CSV
           </Button>
