@@ -3,11 +3,12 @@ import { expect } from 'chai';
 import { Dexie } from 'dexie';
 import fc from 'fast-check';
 import { strToU8, unzipSync, zipSync } from 'fflate';
+import { BlobReader, ZipReader } from '@zip.js/zip.js/lib/zip-core-native.js';
 import { newBuild, starterShelf, type Build, type Part } from '@sprocket/core';
 import { writeBackup } from './backup.ts';
 import { readBackup } from './restore.ts';
-import { binBuild } from './builds.ts';
-import { db, writeSetting } from './db.ts';
+import { binBuild, bringBack } from './builds.ts';
+import { asideOf, db, writeSetting } from './db.ts';
 
 const PICTURE =
   'data:image/png;base64,iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==';
@@ -169,6 +170,101 @@ describe('a backup of the bench', () => {
     expect(now.builds?.map((b) => (b as Build).id)).to.deep.equal(['good']);
     expect(now.photos).to.deep.equal([]);
     expect(now.parts?.length).to.equal(1);
-    expect(restored.faults.length).to.equal(4);
+    expect(restored.faults.map((f) => f.path)).to.deep.equal([
+      'builds/../../x.json',
+      'photos.json[0]',
+      'photos.json[1]',
+      'photos.json[2]',
+      'parts.json',
+    ]);
+  });
+
+  it('looks at checksums: a changed file is told by name and not taken, and the others are', async () => {
+    const whole = new Uint8Array(await (await writeBackup()).arrayBuffer());
+    const entries = await new ZipReader(new BlobReader(new Blob([whole]))).getEntries();
+    for (const { filename, offset, compressedSize } of entries) {
+      // In the middle of what is packed, past the head of the file.
+      const harmed = whole.slice();
+      const at = offset + 30 + filename.length + Math.floor(compressedSize / 2);
+      harmed[at] = (harmed[at] ?? 0) ^ 0x21;
+      await empty();
+      const { faults } = await readBackup(new Blob([harmed]));
+      const told = faults.find((f) => f.path === filename);
+      expect(told?.message ?? '', filename).to.match(/checksum|damaged/);
+    }
+  });
+
+  it('tells a name that stands twice, and takes the first', async () => {
+    await empty();
+    const one = zipSync({
+      'backup.json': strToU8('{"schema":"jolly-sprocket/backup","version":1}'),
+      'builds/1.json': strToU8(JSON.stringify(build('a', { name: 'First' }))),
+      'builds/2.json': strToU8(JSON.stringify(build('a', { name: 'Second' }))),
+    });
+    // The second file's name is written over with the first's, in its head and in the list.
+    const text = Buffer.from(one).toString('latin1').replaceAll('builds/2.json', 'builds/1.json');
+    const { faults } = await readBackup(new Blob([Buffer.from(text, 'latin1')]));
+    expect(faults.map((f) => `${f.path} ${f.message}`)).to.deep.equal([
+      'builds/1.json stands in the archive twice; the first was read',
+    ]);
+    expect((await db.builds.get('a'))?.name).to.equal('First');
+  });
+
+  it('of a torn archive names what broke off', async () => {
+    const whole = new Uint8Array(await (await writeBackup()).arrayBuffer());
+    const entries = await new ZipReader(new BlobReader(new Blob([whole]))).getEntries();
+    const last = entries.at(-1);
+    if (!last) throw new Error('nothing');
+    const { faults } = await readBackup(new Blob([whole.slice(0, last.offset + 30 + last.filename.length + 3)]));
+    expect(faults.map((f) => f.path)).to.include.members(['(zip)', last.filename]);
+  });
+
+  it('takes no row of the bin that could not come back, and brings nothing back under another name', async () => {
+    await empty();
+    const sound = { id: 'old', deletedAt: '2026-01-01T00:00:00.000Z', raw: build('old') };
+    const zip = zipSync({
+      'backup.json': strToU8('{"schema":"jolly-sprocket/backup","version":1}'),
+      'bin.json': strToU8(
+        JSON.stringify([
+          sound,
+          { ...sound, id: 'x', raw: null },
+          { ...sound, id: 'y', raw: 'text' },
+          { ...sound, id: 'z', deletedAt: 'yesterday' },
+          { ...sound, id: 'other' },
+          7,
+        ]),
+      ),
+    });
+    const { faults } = await readBackup(new Blob([zip]));
+    expect(faults.map((f) => f.path)).to.deep.equal(['bin.json[1]', 'bin.json[2]', 'bin.json[3]', 'bin.json[5]']);
+    expect((await db.bin.toCollection().primaryKeys()).sort()).to.deep.equal(['old', 'other']);
+    expect(await bringBack('old')).to.equal(true);
+    expect(await bringBack('other').catch(String)).to.match(/cannot go back on the bench/);
+    expect(await db.bin.get('other')).not.to.equal(undefined);
+  });
+
+  it('of thousands of small files is read whole', async () => {
+    await empty();
+    const files: Record<string, Uint8Array> = {
+      'backup.json': strToU8('{"schema":"jolly-sprocket/backup","version":1}'),
+    };
+    const photos = Array.from({ length: 4000 }, (_, i) => {
+      files[`photos/${i}.png`] = Uint8Array.from([0x89, 0x50, 0x4e, 0x47, i & 255]);
+      return { id: `p${i}`, buildId: 'a', item: 'valve', on: '2026-01-01', file: `photos/${i}.png` };
+    });
+    files['photos.json'] = strToU8(JSON.stringify(photos));
+    const restored = await readBackup(new Blob([zipSync(files, { level: 0 })]));
+    expect([restored.photos, restored.faults]).to.deep.equal([4000, []]);
+  });
+
+  it('carries what was set aside', async () => {
+    await db.aside.put(
+      asideOf('a', [{ path: ['log', 'entries', { key: 'x' }], message: 'no room', value: { note: 'n' } }]),
+    );
+    const before = await db.aside.toArray();
+    const zip = await writeBackup();
+    await empty();
+    await readBackup(zip);
+    expect(await db.aside.toArray()).to.deep.equal(before);
   });
 });

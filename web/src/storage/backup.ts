@@ -95,6 +95,7 @@ export async function writeBackup(progress: Progress = () => undefined, only?: r
     addJson('roads.json', await db.routes.toArray());
     addJson('settings.json', await db.settings.toArray());
     addJson('bin.json', await db.bin.toArray());
+    addJson('aside.json', await db.aside.toArray());
   }
   zip.end();
   // Set by a callback, which the compiler does not see.

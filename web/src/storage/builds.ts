@@ -1,4 +1,5 @@
 import { inWorkshopOf, mendBuild, readBuild, type Build, type ReadProblem } from '@sprocket/core';
+import { Told } from '../ui/attempt.ts';
 import { db, type BinnedBuild } from './db.ts';
 
 /** A build as the store has it: read, or as it is with what is wrong. */
@@ -91,6 +92,8 @@ export async function bringBack(id: string): Promise<boolean> {
   return db.transaction('rw', db.builds, db.bin, async () => {
     const binned = await db.bin.get(id);
     if (!binned) return false;
+    const { id: own } = (binned.raw ?? {}) as { id?: unknown };
+    if (own !== id) throw new Told('it cannot go back on the bench as it is. Save its file, and open that.');
     if ((await db.builds.get(id)) === undefined) await db.builds.put(binned.raw as Build);
     await db.bin.delete(id);
     return true;

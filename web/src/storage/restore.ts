@@ -1,15 +1,12 @@
 import { parseJson, partSchema, readBuild, routeSchema, type Build, type ReadProblem } from '@sprocket/core';
-import { Unzip, UnzipInflate, UnzipPassThrough } from 'fflate';
 import { breathe, SCHEMA, VERSION, type PhotoHead, type Progress } from './backup.ts';
-import { db, type BinnedBuild } from './db.ts';
+import { db, type BinnedBuild, type KeptAside } from './db.ts';
+import { LARGEST_ZIP, unpacked } from './unpack.ts';
 
-/** Largest zip, file within one and number of files that are read: past any bench, short of what hangs a browser. */
-const LARGEST_ZIP = 2_000_000_000;
-const LARGEST_FILE = 200_000_000;
-const LARGEST_WHOLE = 3_000_000_000;
-const MOST_FILES = 50_000;
 /** Longest picture text kept, as in a build's file. */
 const LONGEST_PICTURE = 2_000_000;
+/** Rows brought at once. */
+const AT_ONCE = 64;
 
 const decoder = new TextDecoder();
 
@@ -31,68 +28,6 @@ export interface Restored {
   faults: ReadProblem[];
 }
 
-/** Everything that can be read of a zip, file by file: a torn or altered one gives as much as is sound. */
-async function filesOf(
-  zip: Blob,
-  progress: Progress,
-): Promise<{ files: Map<string, Uint8Array>; faults: ReadProblem[] }> {
-  const files = new Map<string, Uint8Array>();
-  const faults: ReadProblem[] = [];
-  let count = 0;
-  let whole = 0;
-  const unzip = new Unzip((file) => {
-    if (file.name.endsWith('/') || ++count > MOST_FILES) return;
-    const parts: Uint8Array[] = [];
-    let size = 0;
-    file.ondata = (error, chunk, final) => {
-      size += chunk?.length ?? 0;
-      whole += chunk?.length ?? 0;
-      if (error) faults.push({ path: file.name, message: 'is damaged' });
-      else if (size > LARGEST_FILE || whole > LARGEST_WHOLE) {
-        if (parts.length > 0) faults.push({ path: file.name, message: 'is larger than any bench' });
-        parts.length = 0;
-        file.terminate();
-      } else {
-        parts.push(chunk);
-        if (final) files.set(file.name, joined(parts, size));
-      }
-    };
-    try {
-      file.start();
-    } catch {
-      faults.push({ path: file.name, message: 'is packed in a way that is not known here' });
-    }
-  });
-  unzip.register(UnzipInflate);
-  unzip.register(UnzipPassThrough);
-  const reader = zip.stream().getReader();
-  let read = 0;
-  try {
-    for (;;) {
-      const { done, value } = await reader.read();
-      if (value) unzip.push(value, false);
-      if (done) break;
-      read += value.length;
-      progress((0.5 * read) / zip.size);
-      await breathe();
-    }
-    unzip.push(new Uint8Array(0), true);
-  } catch {
-    faults.push({ path: '(zip)', message: 'breaks off or is damaged; what came before it was read' });
-  }
-  return { files, faults };
-}
-
-function joined(parts: readonly Uint8Array[], size: number): Uint8Array {
-  const whole = new Uint8Array(size);
-  let at = 0;
-  for (const part of parts) {
-    whole.set(part, at);
-    at += part.length;
-  }
-  return whole;
-}
-
 /**
  * Brings a backup back onto the bench, merged by id and revision: what is missing is added; where the bench has a
  * build already the later revision stays on it and the other goes into the bin; of two alike in revision but not in
@@ -104,7 +39,7 @@ export async function readBackup(zip: Blob, progress: Progress = () => undefined
     restored.faults.push({ path: '(zip)', message: 'is larger than 2 GB' });
     return restored;
   }
-  const { files, faults } = await filesOf(zip, progress);
+  const { files, faults } = await unpacked(zip, (share) => progress(0.5 * share));
   restored.faults.push(...faults);
   const json = (name: string): unknown => {
     const bytes = files.get(name);
@@ -149,15 +84,38 @@ export async function readBackup(zip: Blob, progress: Progress = () => undefined
   }
   for (const raw of rows('settings.json')) {
     const { key, value } = (raw ?? {}) as { key?: unknown; value?: unknown };
-    if (typeof key === 'string' && typeof value === 'string' && (await db.settings.get(key)) === undefined)
-      await db.settings.put({ key, value });
+    if (isText(key, 40) && isText(value, 8000)) {
+      if ((await db.settings.get(key)) === undefined) await db.settings.put({ key, value });
+    } else restored.faults.push({ path: 'settings.json', message: 'a setting cannot be read' });
   }
-  for (const raw of rows('bin.json')) {
-    const { id, deletedAt } = (raw ?? {}) as Partial<BinnedBuild>;
-    if (typeof id === 'string' && typeof deletedAt === 'string') await addMissing(db.bin, raw as BinnedBuild);
+  for (const [i, raw] of rows('bin.json').entries()) {
+    const row = binRow(raw);
+    if (row) await addMissing(db.bin, row);
+    else restored.faults.push({ path: `bin.json[${i}]`, message: 'is no deleted build that could be brought back' });
+  }
+  for (const [i, raw] of rows('aside.json').entries()) {
+    const { id, buildId, at, parts } = (raw ?? {}) as Partial<KeptAside>;
+    if (isText(id, 200) && isText(buildId, 80) && isMoment(at) && Array.isArray(parts) && parts.every(isRefused))
+      await addMissing(db.aside, { id, buildId, at, parts });
+    else restored.faults.push({ path: `aside.json[${i}]`, message: 'is nothing that was set aside' });
   }
   progress(1);
   return restored;
+}
+
+const isText = (value: unknown, longest: number): value is string =>
+  typeof value === 'string' && value !== '' && value.length <= longest;
+const isMoment = (value: unknown): value is string => isText(value, 40) && !Number.isNaN(Date.parse(value));
+const isRefused = (part: unknown): boolean => {
+  const { path, message } = (part ?? {}) as { path?: unknown; message?: unknown };
+  return Array.isArray(path) && typeof message === 'string';
+};
+
+/** A row of the bin as it may stand there: a build with a name to be kept by, sound or damaged; null of anything else. */
+function binRow(raw: unknown): BinnedBuild | null {
+  const { id, deletedAt, raw: build } = (raw ?? {}) as Partial<BinnedBuild>;
+  const own = (build as { id?: unknown } | null | undefined)?.id;
+  return isText(id, 200) && isMoment(deletedAt) && isText(own, 80) ? { id, deletedAt, raw: build } : null;
 }
 
 /** A table by the two things that are done with it here. */
@@ -220,31 +178,45 @@ async function bringBuild(raw: unknown, name: string, restored: Restored): Promi
   });
 }
 
+/** How each kind of picture begins. Source: their standards (ISO 10918-1, ISO 15948, RFC 9649). */
+const BEGINS: Record<string, (b: Uint8Array) => boolean> = {
+  jpg: (b) => b[0] === 0xff && b[1] === 0xd8 && b[2] === 0xff,
+  png: (b) => [0x89, 0x50, 0x4e, 0x47].every((x, i) => b[i] === x),
+  webp: (b) => decoder.decode(b.subarray(0, 4)) === 'RIFF' && decoder.decode(b.subarray(8, 12)) === 'WEBP',
+};
+
 async function bringPhotos(
   heads: readonly unknown[],
   files: ReadonlyMap<string, Uint8Array>,
   restored: Restored,
   progress: Progress,
 ): Promise<void> {
-  for (const [i, raw] of heads.entries()) {
-    const { id, buildId, item, on, file } = (raw ?? {}) as Partial<PhotoHead>;
-    const kind = /\.(jpg|png|webp)$/.exec(file ?? '')?.[1];
-    const bytes = files.get(file ?? '');
-    if (
-      typeof id !== 'string' ||
-      typeof buildId !== 'string' ||
-      typeof item !== 'string' ||
-      typeof on !== 'string' ||
-      !kind
-    )
-      restored.faults.push({ path: `photos.json[${i}]`, message: 'is not a photo that can be kept' });
-    else if (!bytes || bytes.length * 1.34 > LONGEST_PICTURE)
-      restored.faults.push({ path: file ?? '', message: bytes ? 'is too large a picture' : 'is missing or damaged' });
-    else {
-      const dataUrl = dataUrlOf(kind === 'jpg' ? 'jpeg' : kind, bytes);
-      if (await addMissing(db.photos, { id, buildId, item, on, dataUrl })) restored.photos++;
-    }
-    progress(0.8 + (0.2 * (i + 1)) / heads.length);
-    if (i % 16 === 15) await breathe();
+  const fault = (path: string, message: string): void => void restored.faults.push({ path, message });
+  for (let from = 0; from < heads.length; from += AT_ONCE) {
+    const found = heads.slice(from, from + AT_ONCE).flatMap((raw, k) => {
+      const { id, buildId, item, on, file } = (raw ?? {}) as Partial<PhotoHead>;
+      const kind = /\.(jpg|png|webp)$/.exec(file ?? '')?.[1];
+      const bytes = files.get(file ?? '');
+      if (!isText(id, 80) || !isText(buildId, 80) || !isText(item, 200) || !isText(on, 10) || !kind) {
+        fault(`photos.json[${from + k}]`, 'is not a photo that can be kept');
+        return [];
+      }
+      if (!bytes) fault(file ?? '', 'is missing or damaged');
+      else if (bytes.length * 1.34 > LONGEST_PICTURE) fault(file ?? '', 'is too large a picture');
+      else if (!BEGINS[kind]?.(bytes)) fault(file ?? '', 'is not the picture its name says');
+      else return [{ id, buildId, item, on, dataUrl: dataUrlOf(kind === 'jpg' ? 'jpeg' : kind, bytes) }];
+      return [];
+    });
+    const there = new Set(
+      await db.photos
+        .where('id')
+        .anyOf(found.map((p) => p.id))
+        .primaryKeys(),
+    );
+    const fresh = found.filter((p, i) => !there.has(p.id) && found.findIndex((q) => q.id === p.id) === i);
+    if (fresh.length > 0) await db.photos.bulkAdd(fresh);
+    restored.photos += fresh.length;
+    progress(0.8 + (0.2 * Math.min(heads.length, from + AT_ONCE)) / heads.length);
+    await breathe();
   }
 }

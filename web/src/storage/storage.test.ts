@@ -29,7 +29,7 @@ import {
 } from './builds.ts';
 import { oldStores } from '../../../core/test/oldStores.ts';
 import { soundParts, soundPhotos, soundRoads, unsound } from './sound.ts';
-import { db, readSetting, writeSetting, type KeptLine } from './db.ts';
+import { asideOf, db, readSetting, writeSetting, type KeptLine } from './db.ts';
 
 const build = (id: string, updatedAt = '2026-01-01T00:00:00.000Z'): Build => ({
   ...newBuild(id, id.toUpperCase(), updatedAt),
@@ -110,8 +110,10 @@ describe('the browser’s store', () => {
     );
     await db.lines.bulkPut([line(build('a')), line(build('b')), line(build('gone'))]);
     await binBuild('b');
-    await db.bin.put({ id: 'long gone', deletedAt: '2026-01-01T00:00:00.000Z', raw: {} });
+    await db.bin.put({ id: 'long gone', deletedAt: '2026-01-01T00:00:00.000Z', raw: {}, waitedMs: 31 * 86_400_000 });
+    await db.aside.bulkPut([asideOf('a', []), asideOf('gone', [])]);
     await clearAway();
+    expect((await db.aside.toArray()).map((kept) => kept.buildId)).to.deep.equal(['a']);
     expect(await db.photos.toCollection().primaryKeys()).to.deep.equal(['p a', 'p b']);
     expect(await db.lines.toCollection().primaryKeys()).to.deep.equal(['a']);
     expect((await binned()).map((b) => b.id)).to.deep.equal(['b']);
@@ -158,6 +160,22 @@ describe('builds in the store', () => {
     if (broken && !broken.ok) expect(broken.problems[0]?.path).to.match(/^brief/);
     expect(await readKept('none')).to.equal(undefined);
     expect((await readableBuilds()).map((b) => b.id)).to.deep.equal(['a', 'b', id]);
+  });
+
+  it('wait in the bin for a month of days that went by; a clock that jumps ahead, or back, takes none of them', async () => {
+    const DAY = 86_400_000;
+    let clock = Date.parse('2026-03-01T12:00:00Z');
+    await binBuild('a');
+    await clearAway(clock);
+    // A flat cell on the board: the year 2040, and back again.
+    for (const jump of [14 * 365 * DAY, -14 * 365 * DAY]) await clearAway((clock += jump));
+    expect((await binned()).map((b) => b.id)).to.deep.equal(['a']);
+    let days = 0;
+    while ((await binned()).length > 0 && days < 60) {
+      await clearAway((clock += DAY));
+      days++;
+    }
+    expect(days).to.be.within(28, 31);
   });
 
   it('go into the bin and come back as they were, photos too', async () => {
