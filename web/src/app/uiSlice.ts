@@ -34,6 +34,8 @@ export interface UiState {
   keysShown: boolean;
   tallyUp: boolean;
   saved: 'saved' | 'saving' | 'failed' | 'gone';
+  /** Whether the browser's store answers: it does; nobody knows yet; not so far; it will keep nothing. */
+  kept: 'open' | 'asked' | 'silent' | 'refused';
   donorView: DonorView;
   packView: PackView;
   wiringView: WiringView;
@@ -50,6 +52,7 @@ const initialState: UiState = {
   keysShown: false,
   tallyUp: false,
   saved: 'saved',
+  kept: 'asked',
   donorView: 'quick',
   packView: 'place',
   wiringView: 'leads',
@@ -101,6 +104,9 @@ const slice = createSlice({
     },
     tallyPulled(state, action: PayloadAction<boolean>) {
       state.tallyUp = action.payload;
+    },
+    storeFound(state, action: PayloadAction<UiState['kept']>) {
+      state.kept = action.payload;
     },
     savedMarked(state, action: PayloadAction<UiState['saved']>) {
       state.saved = action.payload;

@@ -6,6 +6,10 @@ export class Told extends Error {}
 /** What browsers call it when a store refuses, and what a person can do. */
 const reasons: readonly (readonly [RegExp, string])[] = [
   [
+    /dynamically imported module|importing a module script|unable to preload/i,
+    'a part of the app did not load. Load this page again; what you typed is saved.',
+  ],
+  [
     /Quota|disk is full|FILE_ERROR_NO_SPACE/i,
     'the browser’s store is full. Delete photos or builds you no longer need, or make room on the disk.',
   ],

@@ -114,7 +114,9 @@ describe('the calendar', () => {
         const plain = (s: string): string =>
           // eslint-disable-next-line no-control-regex
           s.replace(/\r\n?/g, '\n').replace(/[\u0000-\u0008\u000b\u000c\u000e-\u001f\u007f-\u009f\u2028\u2029]/g, '');
-        const escaped = plain(what).replace(/[\\;,]/g, '\\$&').replace(/\n/g, '\\n');
+        const escaped = plain(what)
+          .replace(/[\\;,]/g, '\\$&')
+          .replace(/\n/g, '\\n');
         expect(unfolded(ics)).to.include(`DESCRIPTION:${escaped}`);
         // That parser takes a backslash before an n for a line's end; its escape is looked at above.
         if (!what.includes('\\')) expect(String(events[1]?.description ?? '').trim()).to.equal(plain(what).trim());

@@ -29,6 +29,7 @@ export function Library() {
   const navigate = useNavigate();
   const openBuild = useApp((state) => state.build.present.build);
   const lines = useLines();
+  const kept = useApp((state) => state.ui.kept);
   const days = useEditDays();
   const [problems, setProblems] = useState<{ file: string; list: ReadProblem[] } | null>(null);
   const [dropping, setDropping] = useState(false);
@@ -166,6 +167,7 @@ export function Library() {
         </Button>
       </div>
       <OfflineSign />
+      <StoreNotice />
       {days >= DAYS_TO_REMIND ? (
         <p className="remind">
           {days} days were worked on since the bench was last saved to a file. <Link to="/settings">Save a backup</Link>
@@ -173,7 +175,9 @@ export function Library() {
       ) : null}
       {problems ? <Problems file={problems.file} problems={problems.list} onClose={() => setProblems(null)} /> : null}
       {lines === undefined ? (
-        <p className="wait">Reading the bench…</p>
+        kept === 'refused' || kept === 'silent' ? null : (
+          <p className="wait">Reading the bench…</p>
+        )
       ) : lines.length === 0 ? (
         <section className="teach">
           <h2>Nothing on the bench yet</h2>
@@ -190,6 +194,40 @@ export function Library() {
       <NotRead />
       <Bin />
     </main>
+  );
+}
+
+/** What keeps the bench from being read or written: said before anybody types. */
+function StoreNotice() {
+  const kept = useApp((state) => state.ui.kept);
+  if (kept !== 'silent' && kept !== 'refused') return null;
+  return (
+    <section className="problems" role="alert">
+      {kept === 'refused' ? (
+        <>
+          <p>
+            <strong>This browser will not keep anything.</strong> It does not let this page store data, so no build can
+            be started or opened here.
+          </p>
+          <p>
+            Leave the private window, or allow this page to store data in the browser’s settings, and load it again.
+          </p>
+        </>
+      ) : (
+        <>
+          <p>
+            <strong>The browser’s store does not answer.</strong> Your builds are there, and cannot be read yet.
+          </p>
+          <p>
+            Close the other windows of this app: one of them may hold the store. If that does not help, restart the
+            browser.
+          </p>
+        </>
+      )}
+      <Button size="compact-sm" variant="default" onClick={() => location.reload()}>
+        Try again
+      </Button>
+    </section>
   );
 }
 
