@@ -409,5 +409,6 @@ export { type Refused, admitted, readable } from './formats/gate.ts';
 export { mendBuild } from './formats/mend.ts';
 export { MOST_PHOTOS } from './formats/photos.ts';
 export { placeWords, valueWords } from './formats/placeWords.ts';
+export { edgesCrossing } from './layout/crossing.ts';
 export { readSvgOutline } from './formats/svgOutline.ts';
 export { svgDrawing, svgPage } from './formats/svgSheet.ts';

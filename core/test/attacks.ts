@@ -1,7 +1,9 @@
 import fc from 'fast-check';
 import { readFileSync } from 'node:fs';
 import type { Build } from '../src/build/build.ts';
-import { readBuild, readBuildFile } from '../src/formats/buildFile.ts';
+import { mergeBuilds } from '../src/build/merge.ts';
+import { readBuild, readBuildFile, readBuildFileWithPhotos, writeBuildFile } from '../src/formats/buildFile.ts';
+import { admitted } from '../src/formats/gate.ts';
 import { readGpx } from '../src/formats/gpx.ts';
 import { mendBuild } from '../src/formats/mend.ts';
 import { readSvgOutline } from '../src/formats/svgOutline.ts';
@@ -10,9 +12,12 @@ import { starterShelf } from '../src/parts/shelf/starterShelf.ts';
 import { planContext } from '../src/plan/context.ts';
 import { planChosen } from '../src/plan/planBuild.ts';
 import { judgeCandidates } from '../src/plan/candidates.ts';
-import type { ReadProblem } from '../src/reading/problems.ts';
 import { chosenParts } from '../src/vehicle/chosen.ts';
+import { readTrackRide } from '../src/formats/trackRide.ts';
+import { oddOutlines, oddTracks } from './attackShapes.ts';
+import { caseAttacks } from './attackCases.ts';
 import { harm, harmed, harmedText, notFinite, textHarm } from './mutated.ts';
+import { refusal } from './refusal.ts';
 
 const NOW = '2026-06-01T12:00:00.000Z';
 const file = (path: string): string => readFileSync(new URL(`../../web/public/demo/${path}`, import.meta.url), 'utf8');
@@ -44,26 +49,20 @@ const outlines = [
 
 const changes = fc.array(harm, { minLength: 1, maxLength: 4 });
 const textChanges = fc.array(textHarm, { minLength: 1, maxLength: 3 });
+const corner = fc.record({
+  xM: fc.double({ min: -0.05, max: 0.5, noNaN: true }),
+  yM: fc.double({ min: -0.05, max: 0.3, noNaN: true }),
+});
 const one = <T>(of: readonly T[]): fc.Arbitrary<T> => fc.constantFrom(...of);
-
-/** Words of the schema library's own, and of programs, that no person should be told. */
-const NOT_FOR_PEOPLE = /Invalid|\bexpected\b|\breceived\b|undefined|\[object/;
-
-/** What is wrong with how a file was refused; null where it is told with a place and in words. */
-function refusal(problems: readonly ReadProblem[]): string | null {
-  if (problems.length === 0) return 'refused without a word';
-  const bad = problems.find(({ path, message }) => path === '' || message === '' || NOT_FOR_PEOPLE.test(message));
-  return bad ? `refused with “${bad.path}: ${bad.message}”` : null;
-}
 
 /** What is wrong with how a build is planned, whatever it holds; null where every figure is one. */
 function planned(build: Build, every: boolean): string | null {
   const context = planContext(build, starterShelf);
-  const { figures, money, gearing, pack, findings, wiring } = planChosen(context);
+  const { figures, money, gearing, pack, findings, wiring, drawing } = planChosen(context);
   const { balance, budget } = pack.layout;
   const told = findings.map((f) => [f.why, f.evidence, f.remedies]);
   const candidates = every ? judgeCandidates(context) : null;
-  return notFinite({ figures, money, gearing, band: pack.band, balance, budget, wiring, told, candidates });
+  return notFinite({ figures, money, gearing, band: pack.band, balance, budget, wiring, drawing, told, candidates });
 }
 
 function attackBuild(document: unknown, every = false): string | null {
@@ -148,6 +147,27 @@ export const attacks: readonly Attack[] = [
     ),
   },
   {
+    name: 'build files with photos, and marks of the byte order',
+    tries: fc.tuple(one(demos), textChanges, fc.boolean()).map(([build, c, mark]) => () => {
+      const photos = [{ item: 'valve', on: '2026-01-02', dataUrl: 'data:image/png;base64,iVBORw0KGgo=' }];
+      const text = `${mark ? '\uFEFF' : ''}${harmedText(writeBuildFile(build, photos), c)}`;
+      const found = readBuildFileWithPhotos(text);
+      return found.ok ? null : refusal(found.problems);
+    }),
+  },
+  {
+    name: 'edits and merges through the gate',
+    tries: fc.tuple(one(owned), changes, changes).map(([build, c, d]) => () => {
+      const sound = readBuild(build);
+      if (!sound.ok) return 'the demo cannot be read';
+      const mine = admitted(sound.value, harmed(sound.value, c) as Build).build;
+      const theirs = admitted(sound.value, harmed(sound.value, d) as Build).build;
+      const { build: made } = admitted(theirs, mergeBuilds(sound.value, mine, theirs).build, [mine]);
+      const again = readBuild(made);
+      return again.ok ? planned(again.value, false) : `merged, and not read: ${again.problems[0]?.path}`;
+    }),
+  },
+  {
     name: 'outlines',
     tries: outlineTries.map(
       ([svg, c]) =>
@@ -155,4 +175,27 @@ export const attacks: readonly Attack[] = [
           attackOutline(harmedText(svg, c)),
     ),
   },
+  {
+    name: 'outlines nobody would draw',
+    tries: oddOutlines.map((svg) => () => attackOutline(svg)),
+  },
+  {
+    name: 'tracks nobody rode',
+    tries: oddTracks.map((text) => () => {
+      const ride = readTrackRide(text, 'a', 'A ride', () => 60);
+      return (ride.ok ? notFinite(ride.value) : refusal(ride.problems)) ?? attackRoad(text);
+    }),
+  },
+  {
+    name: 'own packs whose outlines cross themselves',
+    tries: fc.tuple(one(owned), fc.array(corner, { minLength: 3, maxLength: 60 })).map(([build, points]) => () => {
+      const pack = build.ownParts.find((part) => part.kind === 'pack');
+      if (!pack) return null;
+      return attackBuild({
+        ...build,
+        ownParts: [...build.ownParts.filter((p) => p !== pack), { ...pack, form: 'custom', points }],
+      });
+    }),
+  },
+  ...caseAttacks,
 ];

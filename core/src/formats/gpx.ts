@@ -10,6 +10,8 @@ export const GPX_LIMIT = 60_000_000;
 /** Points nearer than this to the one before count as duplicates, m. */
 const DUPLICATE_WITHIN = 0.5;
 const MOST_PROBLEMS = 20;
+/** A GPX is nested six levels deep, with extensions some more; deeper is none, and slow to read. */
+const MOST_DEPTH = 40;
 /** A jump between neighbours longer than this is a fault, m. */
 const LONGEST_JUMP = 100_000;
 
@@ -100,6 +102,10 @@ export function parseTrack(text: string, timesRead = false): ReadResult<{ points
         note(`the first element is “${tag.name}”, not “gpx”`);
         throw new Halt();
       }
+    }
+    if (stack.length >= MOST_DEPTH) {
+      note(`nested deeper than ${MOST_DEPTH} levels, as no GPX is`);
+      throw new Halt();
     }
     stack.push(local);
     words = '';

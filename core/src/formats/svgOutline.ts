@@ -19,8 +19,13 @@ const MOST_ELEMENTS = 4000;
 const MOST_DEPTH = 40;
 /** Points of an outline after its needless ones are dropped: more would tell nothing and slow every placing. */
 const MOST_POINTS = 100;
+/** Points of all shapes before that, and how often their edges may cross: more is a hatching, and slow to make one of. */
+const MOST_DRAWN = 10_000;
+const MOST_CROSSINGS = 20_000;
 /** How far a drawn curve may lie from its points, mm. */
 const FLAT_WITHIN = 0.15;
+/** A point farther out than this, mm, is a slip: no sheet is so large. */
+const FARTHEST_MM = 100_000;
 const SMALLEST_MM = 20;
 const LARGEST_MM = 1200;
 
@@ -103,6 +108,8 @@ function ringsOf(d: string, transforms: readonly string[], perUnit: number): Pat
   let ring: PathD = [];
   const put = (x: number, y: number): void => {
     if (!Number.isFinite(x) || !Number.isFinite(y)) throw new Refusal('a coordinate is not a number');
+    if (Math.max(Math.abs(x), Math.abs(y)) * perUnit > FARTHEST_MM)
+      throw new Refusal(`a point lies more than ${FARTHEST_MM / 1000} m from the sheet’s corner`);
     ring.push({ x: x * perUnit, y: y * perUnit });
     if (ring.length > 20_000) throw new Refusal('the outline has too many points');
   };
@@ -247,6 +254,10 @@ export function readSvgOutline(text: string): ReadResult<ReadOutline> {
       return ringsOf(pathData(s.name, s.at), s.transforms, perUnit);
     });
     if (rings.length === 0) throw new Refusal('has no closed outline');
+    const drawn = rings.reduce((sum, ring) => sum + ring.length, 0);
+    if (drawn > MOST_DRAWN) throw new Refusal(`draws ${drawn} points; an outline has ${MOST_DRAWN} at most`);
+    if (crossings(rings, MOST_CROSSINGS) > MOST_CROSSINGS)
+      throw new Refusal(`crosses itself more than ${MOST_CROSSINGS} times: save the outer line alone`);
     const whole = unionD(rings, [], FillRule.NonZero, 3);
     const largest = [...whole].sort((a, b) => Math.abs(area(b as never)) - Math.abs(area(a as never)))[0];
     if (!largest) throw new Refusal('has no outline with an area');
@@ -279,6 +290,29 @@ export function readSvgOutline(text: string): ReadResult<ReadOutline> {
     return refuse('its outline cannot be read', `line ${where}`);
   }
 }
+
+/** How often edges of closed rings cross each other, counted up to a number. */
+function crossings(rings: readonly PathD[], most: number): number {
+  const edges = rings.flatMap((ring) => ring.map((p, i) => ({ p, q: ring[(i + 1) % ring.length] as typeof p })));
+  // In the order of their left ends, each need only be held against those that begin before it ends.
+  const sorted = edges.map((e) => (e.p.x <= e.q.x ? e : { p: e.q, q: e.p })).sort((a, b) => a.p.x - b.p.x);
+  let count = 0;
+  for (let i = 0; i < sorted.length && count <= most; i++) {
+    const a = sorted[i] as (typeof sorted)[number];
+    const [low, high] = [Math.min(a.p.y, a.q.y), Math.max(a.p.y, a.q.y)];
+    for (let k = i + 1; k < sorted.length && count <= most; k++) {
+      const b = sorted[k] as (typeof sorted)[number];
+      if (b.p.x > a.q.x) break;
+      if (Math.max(b.p.y, b.q.y) < low || Math.min(b.p.y, b.q.y) > high) continue;
+      if (side(a, b.p) * side(a, b.q) < 0 && side(b, a.p) * side(b, a.q) < 0) count++;
+    }
+  }
+  return count;
+}
+
+/** On which side of an edge a point lies: above zero, below, or on it. */
+const side = ({ p, q }: { p: PathD[number]; q: PathD[number] }, at: PathD[number]): number =>
+  Math.sign((q.x - p.x) * (at.y - p.y) - (q.y - p.y) * (at.x - p.x));
 
 const round = (v: number): number => Math.round(v * 1e5) / 1e5;
 

@@ -23,7 +23,8 @@ const weights: Record<SheetLayer, { stroke: number; colour: string; dash?: strin
   room: { stroke: 0.25, colour: '#6b4e8e', dash: '3 2' },
 };
 
-const n = (v: number): string => String(Math.round(v * 1000) / 1000);
+/** A figure as SVG takes it; one that is none stands at the sheet's corner rather than making it unreadable. */
+const n = (v: number): string => (Number.isFinite(v) ? String(Math.round(v * 1000) / 1000) : '0');
 
 function escaped(text: string): string {
   return text.replace(/&/g, '&amp;').replace(/</g, '&lt;').replace(/>/g, '&gt;').replace(/"/g, '&quot;');

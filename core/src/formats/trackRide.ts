@@ -99,7 +99,12 @@ export function readTrackRide(
   return rideOf(points, id, name === '' ? fallbackName : name, zoneMinutes);
 }
 
-function rideOf(points: readonly TrackPoint[], id: string, name: string, zoneMinutes: (timeS: number) => number): ReadResult<TrackRide> {
+function rideOf(
+  points: readonly TrackPoint[],
+  id: string,
+  name: string,
+  zoneMinutes: (timeS: number) => number,
+): ReadResult<TrackRide> {
   const n = points.length;
   const time = points.map((p) => p.timeS as number);
   const raw = new Float64Array(n);

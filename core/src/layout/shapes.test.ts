@@ -1,6 +1,7 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import type { Point } from '../donor/frames/point.ts';
+import { edgesCrossing } from './crossing.ts';
 import { convexPieces, type Piece } from './shapes.ts';
 
 /** Whether a point lies in a convex piece, or within a hair of it. */
@@ -78,3 +79,31 @@ function near({ points }: Piece, p: Point): boolean {
     return Math.hypot(p.x - a.x - t * (b.x - a.x), p.y - a.y - t * (b.y - a.y)) < 1e-4;
   });
 }
+
+describe('an outline that crosses itself', () => {
+  const p = (x: number, y: number): Point => ({ x, y });
+  const bow = [p(0, 0), p(0.3, 0), p(0, 0.1), p(0.3, 0.1)];
+
+  it('is told by the sides that cross', () => {
+    expect(edgesCrossing(bow)).to.deep.equal([1, 3]);
+    expect(edgesCrossing([p(0, 0), p(0.3, 0), p(0.3, 0.1), p(0, 0.1)])).to.equal(null);
+    // Touching, or folded back on itself, is no crossing.
+    expect(edgesCrossing([p(0, 0), p(0.3, 0), p(0.15, 0), p(0.15, 0.1)])).to.equal(null);
+    expect(edgesCrossing([p(0, 0), p(1, 0), p(0, 0)])).to.equal(null);
+  });
+
+  it('takes all the room within its outermost corners: never less than it was drawn with', () => {
+    const point = fc.record({
+      x: fc.integer({ min: 0, max: 400 }).map((mm) => mm / 1000),
+      y: fc.integer({ min: 0, max: 200 }).map((mm) => mm / 1000),
+    });
+    fc.assert(
+      fc.property(fc.array(point, { minLength: 4, maxLength: 30 }), (outline) => {
+        fc.pre(edgesCrossing(outline) !== null);
+        const pieces = convexPieces(outline);
+        for (const corner of outline) expect(pieces.some((one) => within(one, corner))).to.equal(true);
+      }),
+      { numRuns: 200 },
+    );
+  });
+});

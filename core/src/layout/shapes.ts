@@ -1,5 +1,6 @@
 import { quickDecomp, makeCCW, removeCollinearPoints } from 'poly-decomp-es';
 import { hypotenuse, type Point } from '../donor/frames/point.ts';
+import { edgesCrossing } from './crossing.ts';
 
 /**
  * A convex shape grown by a radius: a circle is one point, a tube two, a pack's case a polygon. All room in a
@@ -78,10 +79,11 @@ const FILL_FROM = 0.0005;
 const FILL_ALL = 0.05;
 
 /**
- * The convex pieces of any simple outline. One that is hollowed out by curves of many corners is taken a little
+ * The convex pieces of any outline. One that crosses itself has no inside to speak of: all within its hull is taken. One that is hollowed out by curves of many corners is taken a little
  * larger, never smaller: what then fits would fit as drawn.
  */
 export function convexPieces(outline: readonly Point[]): Piece[] {
+  if (edgesCrossing(outline)) return [piece(hull(outline))];
   const ring = outline.map((p): [number, number] => [p.x, p.y]);
   makeCCW(ring);
   removeCollinearPoints(ring, 1e-4);

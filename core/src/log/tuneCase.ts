@@ -1,16 +1,16 @@
 import { z } from '../reading/zod.ts';
 import { problemsOf, type ReadResult } from '../reading/problems.ts';
 import { unknowns, type Unknown } from '../build/tuned.ts';
-import { rideCaseSchema } from '../ride/case.ts';
+import { rideCaseSchema, routeOf } from '../ride/case.ts';
 import { cutRoute } from '../ride/simulate.ts';
 import type { Band3 } from '../ride/spread.ts';
 import { finish } from '../steps.ts';
 import { beliefBefore, tuneInSteps, type TuneJob, type TuneRide } from './tune.ts';
 
-const { air, route, ...systemShape } = rideCaseSchema.shape;
+const { air, route: _, ...systemShape } = rideCaseSchema.shape;
 
 const riddenSchema = z.object({
-  route: route.extend({ repeat: z.boolean().default(false) }),
+  route: routeOf(z.boolean().default(false)),
   air,
   loadKg: z.number().min(-300).max(1000),
   startCharge: z.number().gt(0).max(1),

@@ -35,6 +35,13 @@ const examples: Partial<Record<Dimension, string>> = {
  * volts: a meter whose probes are crossed shows a minus.
  */
 export function parseQuantity(text: string, dimension: Dimension, system: UnitSystem): Parsed<number> {
+  const read = quantityIn(text, dimension, system);
+  return read.ok && !Number.isFinite(read.value)
+    ? { ok: false, message: `“${text.trim().slice(0, 30)}” is past any size there is.` }
+    : read;
+}
+
+function quantityIn(text: string, dimension: Dimension, system: UnitSystem): Parsed<number> {
   const example = examples[dimension];
   const hint = example === undefined ? '' : `, such as ${example}`;
   let rest = text

@@ -1,5 +1,5 @@
 import { Button } from '@mantine/core';
-import type { Pack } from '@sprocket/core';
+import { edgesCrossing, type Pack } from '@sprocket/core';
 import { useId, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import { readFile } from '../../workers/core.ts';
 import { Problems } from '../../ui/Problems.tsx';
@@ -43,10 +43,17 @@ export function OutlineEditor({ pack, onChange }: { pack: Pack; onChange: (chang
     setNotes(found.value.notes);
     put(found.value.points);
   };
+  const crossing = edgesCrossing(points.map((p) => ({ x: p.xM, y: p.yM })));
   return (
     <fieldset className="outline-editor">
       <legend>Outline from the side, rail below</legend>
       <Pad points={points} onPoints={put} />
+      {crossing ? (
+        <p role="alert" className="tone-text-rework">
+          Side {crossing[0] + 1} crosses side {crossing[1] + 1}. Until that is put right, everything between the
+          outermost corners counts as battery.
+        </p>
+      ) : null}
       <div className="fields-tight">
         <Button
           size="compact-sm"
