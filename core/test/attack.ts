@@ -22,7 +22,7 @@ const kindOf = (n: number): number => {
 };
 
 /** What a process says, a line each: it begins with one; it found something; its slowest so far, ms. */
-type Said = { at: number } | { n: number; what: string } | { slowest: number };
+type Said = { at: number } | { n: number; what: string } | { slowest: number; of: string };
 
 /** Tries files one after another; written at once, so that the last line stands even where it never comes back. */
 function tryThem(from: number, to: number, seed: number): void {
@@ -42,13 +42,13 @@ function tryThem(from: number, to: number, seed: number): void {
     const { user, system } = process.cpuUsage(start);
     const ms = (user + system) / 1000;
     if (ms > LONGEST) say({ n, what: `took ${Math.round(ms)} ms` });
-    if (ms > slowest) say({ slowest: (slowest = ms) });
+    if (ms > slowest) say({ slowest: (slowest = ms), of: attack?.name ?? '' });
   }
 }
 
 async function attackAll(count: number, seed: number, hands = 2): Promise<void> {
   let bad = 0;
-  let slowest = 0;
+  let slowest = { ms: 0, of: 'nothing' };
   const tell = (n: number, what: string): void => {
     bad++;
     process.stdout.write(`${attacks[kindOf(n)]?.name} ${n}, seed ${seed}: ${what}\n`);
@@ -76,7 +76,7 @@ async function attackAll(count: number, seed: number, hands = 2): Promise<void> 
             at = said.at;
             since = Date.now();
           } else if ('what' in said) tell(said.n, said.what);
-          else slowest = Math.max(slowest, said.slowest);
+          else if (said.slowest > slowest.ms) slowest = { ms: said.slowest, of: said.of };
         }
       });
       hand.on('close', (code, signal) => {
@@ -89,7 +89,7 @@ async function attackAll(count: number, seed: number, hands = 2): Promise<void> 
   const share = (i: number): number => Math.floor((count * i) / hands);
   await Promise.all(Array.from({ length: hands }, (_, i) => ride(share(i), share(i + 1))));
   process.stdout.write(
-    `${count} files in ${Math.round((Date.now() - start) / 1000)} s: ${bad} bad; the slowest took ${Math.round(slowest)} ms.\n`,
+    `${count} files in ${Math.round((Date.now() - start) / 1000)} s: ${bad} bad; the slowest, of ${slowest.of}, took ${Math.round(slowest.ms)} ms.\n`,
   );
   process.exitCode = bad > 0 ? 1 : 0;
 }

@@ -1,4 +1,13 @@
-import { dateAfter, daysAt, partKinds, starterShelf, type Offer, type Supplier } from '@sprocket/core';
+import {
+  dateAfter,
+  daysAt,
+  partById,
+  partKinds,
+  starterShelf,
+  type Offer,
+  type Part,
+  type Supplier,
+} from '@sprocket/core';
 
 /** What the parts counter says of itself and offers: made up, the same for the same day. */
 export interface Counter {
@@ -81,36 +90,33 @@ function chanceOf(text: string): number {
   return ((hash ^ (hash >>> 13)) >>> 0) / 4_294_967_296;
 }
 
+/** What one supplier asks for one part on a day; null where it does not keep it. */
+function offerOf(trade: Trade, part: Part, day: string): Offer | null {
+  const of = (what: string): number => chanceOf(`${trade.id} ${part.id} ${what}`);
+  if (part.kind === 'service' || of('keeps') > trade.keeps || (part.kind === 'pack' && !trade.lithium)) return null;
+  const week = Math.floor(Date.parse(day) / (7 * 86_400_000));
+  const price = part.price * trade.factor * (1 + trade.varies * (2 * of(`price ${week}`) - 1));
+  const stock = Math.floor(of(`stock ${day}`) * 14);
+  return {
+    supplier: trade.id,
+    part: part.id,
+    price: Math.max(0.5, Math.round(price * 20) / 20),
+    stock,
+    // What is not in stock comes a week later.
+    leadDays:
+      stock > 0 ? trade.days : { low: trade.days.low + 5, likely: trade.days.likely + 8, high: trade.days.high + 14 },
+    returnDays: trade.returnDays,
+  };
+}
+
 /**
  * The parts counter, a stand-in: what four invented suppliers ask on a day for what the starter shelf has. Prices stay
  * a week, stock changes by the day.
  * @param day ISO date
  */
 export function counterOn(day: string): Counter {
-  const week = Math.floor(Date.parse(day) / (7 * 86_400_000));
   const parts = partKinds.flatMap((kind) => [...starterShelf[kind]]);
-  const offers = trades.flatMap((trade) =>
-    parts.flatMap((part): Offer[] => {
-      const of = (what: string): number => chanceOf(`${trade.id} ${part.id} ${what}`);
-      if (part.kind === 'service' || of('keeps') > trade.keeps || (part.kind === 'pack' && !trade.lithium)) return [];
-      const price = part.price * trade.factor * (1 + trade.varies * (2 * of(`price ${week}`) - 1));
-      const stock = Math.floor(of(`stock ${day}`) * 14);
-      return [
-        {
-          supplier: trade.id,
-          part: part.id,
-          price: Math.max(0.5, Math.round(price * 20) / 20),
-          stock,
-          // What is not in stock comes a week later.
-          leadDays:
-            stock > 0
-              ? trade.days
-              : { low: trade.days.low + 5, likely: trade.days.likely + 8, high: trade.days.high + 14 },
-          returnDays: trade.returnDays,
-        },
-      ];
-    }),
-  );
+  const offers = trades.flatMap((trade) => parts.flatMap((part) => offerOf(trade, part, day) ?? []));
   return {
     standIn: true,
     day,
@@ -147,17 +153,12 @@ export interface OrderStanding extends CounterOrder {
  * @param day ISO date
  */
 export function standingsOn(day: string, orders: readonly CounterOrder[]): OrderStanding[] {
-  const counters = new Map<string, Counter>();
-  const offersOn = (on: string): readonly Offer[] => {
-    const known = counters.get(on) ?? counterOn(on);
-    counters.set(on, known);
-    return known.offers;
-  };
+  // Each order asks for its own part alone: as many days as orders cost no more than one.
   return orders.flatMap(({ supplier, part, orderedOn }): OrderStanding[] => {
     const trade = trades.find((t) => t.id === supplier);
     if (!trade) return [];
-    const offer = offersOn(orderedOn).find((o) => o.supplier === supplier && o.part === part);
-    const lead = offer?.leadDays ?? trade.days;
+    const known = partById(starterShelf, part);
+    const lead = (known && offerOf(trade, known, orderedOn)?.leadDays) ?? trade.days;
     const comes = dateAfter(orderedOn, Math.round(daysAt(lead, chanceOf(`${supplier} ${part} ${orderedOn} comes`))));
     const first = dateAfter(orderedOn, lead.likely);
     const order = { supplier, part, orderedOn };

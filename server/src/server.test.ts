@@ -1,11 +1,11 @@
-import { offerSchema, starterShelf, supplierSchema, type Supplier } from '@sprocket/core';
+import { dateAfter, offerSchema, starterShelf, supplierSchema, type Supplier } from '@sprocket/core';
 import { expect } from 'chai';
 import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { request, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import type { OrderStanding } from './counter.ts';
+import { counterOn, standingsOn, type OrderStanding } from './counter.ts';
 import { createServer } from './server.ts';
 
 describe('server', () => {
@@ -157,6 +157,21 @@ describe('server', () => {
     ] as const) {
       const { status, body } = await on(day, sent);
       expect([status, error.test(body.error ?? '')], String(error)).to.deep.equal([400, true]);
+    }
+  });
+
+  it('of orders of as many days as there are asks for each part alone, and says what the counter said that day', () => {
+    const days = Array.from({ length: 400 }, (_, i) => dateAfter('2026-01-01', i));
+    const [kept] = counterOn('2026-01-01').offers;
+    if (!kept) throw new Error('an empty counter');
+    const { supplier, part } = kept;
+    const orders = days.map((orderedOn) => ({ supplier, part, orderedOn }));
+    const stand = standingsOn('2028-01-01', orders);
+    expect(stand).to.have.length(400);
+    for (const i of [0, 1, 7, 199, 399]) {
+      const offer = counterOn(days[i] as string).offers.find((o) => o.supplier === supplier && o.part === part);
+      const first = dateAfter(days[i] as string, offer?.leadDays.likely ?? NaN);
+      expect(stand[i]?.promisedOn).to.equal(first);
     }
   });
 

@@ -79,8 +79,8 @@ const FILL_FROM = 0.0005;
 const FILL_ALL = 0.05;
 
 /**
- * The convex pieces of any outline. One that crosses itself has no inside to speak of: all within its hull is taken. One that is hollowed out by curves of many corners is taken a little
- * larger, never smaller: what then fits would fit as drawn.
+ * The convex pieces of any outline. One that is hollowed out by curves of many corners is taken a little larger, never
+ * smaller: what then fits would fit as drawn. One that crosses itself, or cannot be cut up, takes all within its hull.
  */
 export function convexPieces(outline: readonly Point[]): Piece[] {
   if (edgesCrossing(outline)) return [piece(hull(outline))];
@@ -93,8 +93,18 @@ export function convexPieces(outline: readonly Point[]): Piece[] {
     if (depth > FILL_ALL) return [piece(hull(outline))];
     pieces = quickDecomp(filledIn(ring, depth));
   }
+  // Pieces that do not make up the whole leave room where there is none.
+  const whole = Math.abs(areaOf(ring));
+  if (pieces.reduce((sum, p) => sum + Math.abs(areaOf(p)), 0) < whole * (1 - 1e-6)) return [piece(hull(outline))];
   return pieces.map((poly) => piece(poly.map(([x, y]) => ({ x, y }))));
 }
+
+/** Area of a ring, m²; below zero where it runs clockwise. */
+const areaOf = (ring: readonly (readonly [number, number])[]): number =>
+  ring.reduce((sum, [x, y], i) => {
+    const [u, v] = ring[(i + 1) % ring.length] as readonly [number, number];
+    return sum + (x * v - y * u) / 2;
+  }, 0);
 
 /** A ring, counter-clockwise, without those corners of its hollows that lie no deeper than a depth in them. */
 function filledIn(ring: readonly [number, number][], depthM: number): [number, number][] {

@@ -62,10 +62,12 @@ export function standInRide(
   /** Seconds the motor stays away. */
   let away = 0;
   let dead = false;
-  const stops = new Set<number>();
+  /** Where it stops, one after another, and the next of them. */
+  const stops: number[] = [];
+  let nextStop = 0;
   let passed = 0;
   for (const seg of segments) {
-    if (seg.stop && passed > 0) stops.add(passed);
+    if (seg.stop && passed > 0) stops.push(passed);
     passed += seg.lengthM;
   }
   const total = trace.distanceM.at(-1) ?? 0;
@@ -89,9 +91,8 @@ export function standInRide(
     const charge = trace.charge[at] as number;
     const watts = trace.packW[at] as number;
     const speed = Math.max(0.5, trace.speedMs[at] as number);
-    const stop = [...stops].find((s) => distanceM >= s);
-    if (stop !== undefined) {
-      stops.delete(stop);
+    if (distanceM >= (stops[nextStop] ?? Infinity)) {
+      nextStop++;
       const stand = STANDS.least + uniform() * (STANDS.most - STANDS.least);
       for (let i = 0; i < stand; i++, time++) say(0, volts, system.controller.standingW, charge);
       continue;
