@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { resolve } from 'node:path';
-import { parseJson, type ReadProblem, type ReadResult } from '@sprocket/core';
+import { notFinite, parseJson, type ReadProblem, type ReadResult } from '@sprocket/core';
 
 /**
  * Runs case files one after another: one line of JSON a case on standard output; faults with their paths on standard
@@ -37,7 +37,11 @@ export function runCases<T>(
       continue;
     }
     try {
-      process.stdout.write(JSON.stringify({ file, ...run(given.value, file) }) + '\n');
+      const found = run(given.value, file);
+      // JSON has no word for a figure that is none, and would tell it as nothing.
+      const fault = notFinite(found);
+      if (fault) refuse(file, '(result)', `${fault}: the case lies outside of what the models hold for`);
+      else process.stdout.write(JSON.stringify({ file, ...found }) + '\n');
     } catch (error) {
       const places = whereOf(given.value, error);
       if (places) for (const place of places) refuse(file, place.path, place.message);

@@ -13,6 +13,7 @@ export { type TyreSize, parseTyre, tyreName } from './quantity/tyre.ts';
 export { type Dimension, type UnitSystem, displayUnits } from './quantity/units.ts';
 
 // What readers answer with
+export { notFinite } from './reading/finite.ts';
 export { plainText, withoutControls } from './reading/controls.ts';
 export { type ReadProblem, type ReadResult, parseJson, problemsOf } from './reading/problems.ts';
 

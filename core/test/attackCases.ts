@@ -13,6 +13,7 @@ import { readTuneCase, runTuneCase } from '../src/log/tuneCase.ts';
 import { starterShelf } from '../src/parts/shelf/starterShelf.ts';
 import { anyVehicle } from '../src/proof/faults/faultFacts.ts';
 import { readFaultCase, runFaultCase } from '../src/proof/faults/case.ts';
+import { notFinite } from '../src/reading/finite.ts';
 import { parseJson, type ReadProblem, type ReadResult } from '../src/reading/problems.ts';
 import { readRideCase, runRideCase } from '../src/ride/case.ts';
 import { readScheduleCase, runScheduleCase } from '../src/work/scheduleCase.ts';
@@ -20,7 +21,7 @@ import { readBuyCase } from '../src/work/buyCase.ts';
 import { buy } from '../src/work/buy.ts';
 import { integerSolver } from '../src/work/highs.ts';
 import { NoRoom } from '../src/work/schedule.ts';
-import { harm, harmed, harmedText, notFinite, textHarm } from './mutated.ts';
+import { harm, harmed, harmedText, textHarm } from './mutated.ts';
 import type { Attack } from './attacks.ts';
 import { refusal } from './refusal.ts';
 

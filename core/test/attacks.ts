@@ -12,11 +12,12 @@ import { starterShelf } from '../src/parts/shelf/starterShelf.ts';
 import { planContext } from '../src/plan/context.ts';
 import { planChosen } from '../src/plan/planBuild.ts';
 import { judgeCandidates } from '../src/plan/candidates.ts';
+import { notFinite } from '../src/reading/finite.ts';
 import { chosenParts } from '../src/vehicle/chosen.ts';
 import { readTrackRide } from '../src/formats/trackRide.ts';
 import { oddOutlines, oddTracks } from './attackShapes.ts';
 import { caseAttacks } from './attackCases.ts';
-import { harm, harmed, harmedText, notFinite, textHarm } from './mutated.ts';
+import { harm, harmed, harmedText, textHarm } from './mutated.ts';
 import { refusal } from './refusal.ts';
 
 const NOW = '2026-06-01T12:00:00.000Z';

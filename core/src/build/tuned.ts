@@ -21,7 +21,8 @@ export const riddenSchema = z
   })
   .check(({ value: { cov }, issues }) => {
     // A row or a figure that is missing was told of already, and there is nothing to compare.
-    if (cov.length !== unknowns.length || cov.some((row) => !Array.isArray(row) || row.length !== unknowns.length)) return;
+    if (cov.length !== unknowns.length || cov.some((row) => !Array.isArray(row) || row.length !== unknowns.length))
+      return;
     cov.forEach((row, i) =>
       row.forEach((x, j) => {
         if (

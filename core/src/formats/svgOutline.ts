@@ -100,8 +100,8 @@ function pathData(name: string, at: Record<string, string>): string {
   return `M${cx - rx} ${cy}a${rx} ${ry} 0 1 0 ${2 * rx} 0a${rx} ${ry} 0 1 0 ${-2 * rx} 0Z`;
 }
 
-/** Path data as closed rings of points, curves drawn out. */
-function ringsOf(d: string, transforms: readonly string[], perUnit: number): PathD[] {
+/** Path data as closed rings of points, curves drawn out. @param room how many points may still be drawn */
+function ringsOf(d: string, transforms: readonly string[], perUnit: number, room: { points: number }): PathD[] {
   let path = svgpath(d);
   for (const t of [...transforms].reverse()) path = path.transform(t);
   const rings: PathD[] = [];
@@ -111,7 +111,7 @@ function ringsOf(d: string, transforms: readonly string[], perUnit: number): Pat
     if (Math.max(Math.abs(x), Math.abs(y)) * perUnit > FARTHEST_MM)
       throw new Refusal(`a point lies more than ${FARTHEST_MM / 1000} m from the sheet’s corner`);
     ring.push({ x: x * perUnit, y: y * perUnit });
-    if (ring.length > 20_000) throw new Refusal('the outline has too many points');
+    if (--room.points < 0) throw new Refusal(`draws more than ${MOST_DRAWN} points: save the outer line alone`);
   };
   const close = (): void => {
     if (ring.length >= 3) rings.push(ring);
@@ -249,13 +249,12 @@ export function readSvgOutline(text: string): ReadResult<ReadOutline> {
     if (size && wide !== null) perUnit = size.mm / wide;
     if (!size?.given)
       notes.push('It gives no size in mm or inches; 96 units are taken for an inch. Check its length below.');
+    const room = { points: MOST_DRAWN };
     const rings = shapes.flatMap((s) => {
       where = s.line;
-      return ringsOf(pathData(s.name, s.at), s.transforms, perUnit);
+      return ringsOf(pathData(s.name, s.at), s.transforms, perUnit, room);
     });
     if (rings.length === 0) throw new Refusal('has no closed outline');
-    const drawn = rings.reduce((sum, ring) => sum + ring.length, 0);
-    if (drawn > MOST_DRAWN) throw new Refusal(`draws ${drawn} points; an outline has ${MOST_DRAWN} at most`);
     if (crossings(rings, MOST_CROSSINGS) > MOST_CROSSINGS)
       throw new Refusal(`crosses itself more than ${MOST_CROSSINGS} times: save the outer line alone`);
     const whole = unionD(rings, [], FillRule.NonZero, 3);

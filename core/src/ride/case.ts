@@ -47,6 +47,8 @@ export const routeOf = <T extends z.ZodType<boolean>>(
 ): z.ZodObject<{ segments: z.ZodArray<typeof segmentSchema>; repeat: T }> =>
   z.object({ segments: z.array(segmentSchema).min(1).max(MOST_SEGMENTS), repeat }).check(({ value, issues }) => {
     const { segments } = value as { segments: { lengthM: number }[] };
+    // A length that is none is told of at its place.
+    if (segments.some((s) => !(s.lengthM >= SHORTEST_SEGMENT))) return;
     const lengthM = segments.reduce((sum, s) => sum + s.lengthM, 0);
     const say = (message: string): void => {
       issues.push({ code: 'custom', path: ['segments'], message, input: lengthM });

@@ -9,6 +9,7 @@ import {
 } from '@sprocket/core';
 import { expect } from 'chai';
 import { buildActions, buildReducer } from './buildSlice.ts';
+import { store } from './store.ts';
 
 type Action = Parameters<typeof buildReducer>[1];
 const AT = '2026-05-02T10:00';
@@ -74,8 +75,14 @@ describe('edits of Proving', () => {
   });
 
   it('no more results are kept than a file carries, and those kept can still be corrected', () => {
-    const many = Array.from({ length: MOST_RESULTS + 1 }, (_, i) => buildActions.resultKept(edit(result(String(i)))));
-    const full = after(...many, buildActions.resultKept(edit({ ...result('3'), note: 'again' })));
+    store.dispatch(buildActions.opened(newBuild('a', 'A', '2026-01-01T00:00:00.000Z')));
+    for (let i = 0; i <= MOST_RESULTS; i++) store.dispatch(buildActions.resultKept(edit(result(String(i)))));
+    store.dispatch(buildActions.resultKept(edit({ ...result('3'), note: 'again' })));
+    const full = store.getState().build.present.build as Build;
+    // The one too many is set aside, and told.
+    expect(store.getState().aside.waiting.at(-1)?.parts.map((part) => part.path)).to.deep.equal([
+      ['proving', 'results', { key: String(MOST_RESULTS) }],
+    ]);
     expect(full.proving.results.length).to.equal(MOST_RESULTS);
     expect(full.proving.results[3]?.note).to.equal('again');
   });

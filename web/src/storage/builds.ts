@@ -1,4 +1,4 @@
-import { inWorkshopOf, mendBuild, readBuild, type Build, type ReadProblem } from '@sprocket/core';
+import { inWorkshopOf, mendBuild, readable, readBuild, type Build, type ReadProblem } from '@sprocket/core';
 import { Told } from '../ui/attempt.ts';
 import { db, type BinnedBuild } from './db.ts';
 
@@ -14,6 +14,13 @@ export async function readKept(id: string): Promise<KeptBuild | undefined> {
   if (raw === undefined) return undefined;
   const read = readBuild(raw);
   return read.ok ? { ok: true, build: read.value } : { ok: false, raw, problems: read.problems };
+}
+
+/** Puts a build in the store that came as a whole: made here, brought in, copied. What could not be read again is refused. */
+export async function putBuild(build: Build): Promise<string> {
+  const fault = readable(build);
+  if (fault) throw new Told(`it could not be read again (${fault})`);
+  return db.builds.put(build);
 }
 
 /** All builds that can be read, in the order of their names. */
@@ -38,7 +45,7 @@ export async function beginHere(build: Build): Promise<Build> {
 export async function renameKept(id: string, name: string): Promise<void> {
   await db.transaction('rw', db.builds, async () => {
     const kept = await readKept(id);
-    if (kept?.ok) await db.builds.put({ ...kept.build, name, revision: kept.build.revision + 1, updatedAt: now() });
+    if (kept?.ok) await putBuild({ ...kept.build, name, revision: kept.build.revision + 1, updatedAt: now() });
   });
 }
 
@@ -61,7 +68,7 @@ export async function copyKept(id: string, variant: boolean): Promise<Build | un
       createdAt: at,
       updatedAt: at,
     };
-    await db.builds.add(copy);
+    await putBuild(copy);
     const photos = await db.photos.where({ buildId: id }).toArray();
     await db.photos.bulkAdd(photos.map((p) => ({ ...p, id: crypto.randomUUID(), buildId: copy.id })));
     return copy;

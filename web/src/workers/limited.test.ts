@@ -45,9 +45,22 @@ describe('reading with a limit', () => {
     expect(await read((w) => w.read(1))).to.deep.equal({ ok: true, value: 2 });
   });
 
+  it('lets nobody wait behind another: each has a reader, and one is kept', async () => {
+    const { read, ended, made } = readers();
+    const [slow, quick] = await Promise.all([read((w) => w.read(5000)), read((w) => w.read(1))]);
+    expect([slow.ok, quick]).to.deep.equal([false, { ok: true, value: 2 }]);
+    expect([made(), ended]).to.deep.equal([2, [1]]);
+    const both = await Promise.all([read((w) => w.read(5)), read((w) => w.read(10))]);
+    expect(both.map((r) => r.ok && r.value)).to.deep.equal([2, 3]);
+    // Of two that are free one is enough.
+    expect([made(), ended]).to.deep.equal([3, [1, 3]]);
+  });
+
   it('a reader that falls is told of as what it is', async () => {
-    const { read } = readers();
+    const { read, ended } = readers();
     const failing = read(() => Promise.reject(new Error('no worker here')));
     expect(await failing.catch(String)).to.equal('Error: no worker here');
+    expect(ended).to.deep.equal([1]);
+    expect(await read((w) => w.read(1))).to.deep.equal({ ok: true, value: 2 });
   });
 });

@@ -1,6 +1,6 @@
 import { Button, FileButton } from '@mantine/core';
 import { notifications } from '@mantine/notifications';
-import { newBuild, type Build, type ReadProblem } from '@sprocket/core';
+import { newBuild, type ReadProblem } from '@sprocket/core';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useDeferredValue, useEffect, useRef, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
@@ -8,7 +8,7 @@ import { buildActions } from '../../app/buildSlice.ts';
 import { useApp, useSend } from '../../app/store.ts';
 import { keeper } from '../../storage/autosave.ts';
 import { benchLines, madeOf, refreshLines, type BenchLine } from '../../storage/bench.ts';
-import { beginHere, binBuild, bringBack } from '../../storage/builds.ts';
+import { beginHere, binBuild, bringBack, putBuild } from '../../storage/builds.ts';
 import { DAYS_TO_REMIND, db } from '../../storage/db.ts';
 import { loadDemo } from '../../storage/demo.ts';
 import { coreVersion, coreWorker, readFile } from '../../workers/core.ts';
@@ -39,11 +39,10 @@ export function Library() {
     void keeper.flush();
   }, [openBuild]);
 
-  const add = (build: Build): Promise<string> => db.builds.put(build);
   const create = async (): Promise<void> => {
     const first = newBuild(crypto.randomUUID(), nextName(lines ?? []), new Date().toISOString());
     const build = await beginHere(first).catch(() => first);
-    if ((await attempt('The new build', add(build))) === undefined) return;
+    if ((await attempt('The new build', putBuild(build))) === undefined) return;
     await navigate(`/build/${build.id}/brief`);
   };
   const bringZip = async (file: File): Promise<void> => {
@@ -73,7 +72,7 @@ export function Library() {
       ? { ...brought, id: crypto.randomUUID(), name: `${brought.name.slice(0, 106)} (brought in)` }
       : brought;
     const kept = db.transaction('rw', db.builds, db.photos, async () => {
-      await add(build);
+      await putBuild(build);
       await putPhotos(build.id, photos);
       return true;
     });
