@@ -57,4 +57,16 @@ export const oldStores: readonly OldStore[] = [
     tables: { ...third, summaries: 'id' },
     rows: { ...kept, photos, routes: roads, summaries: [{ id: 'of-1', madeOf: 'old', summary: {} }] },
   },
+  {
+    version: 5,
+    tables: { ...third, lines: 'id', bin: 'id, deletedAt', clashes: 'id, buildId' },
+    rows: {
+      ...kept,
+      photos,
+      routes: roads,
+      lines: [{ id: 'of-1', madeOf: 'old', head: {}, summary: null, fault: null }],
+      bin: [{ id: 'binned', deletedAt: '2026-01-03T00:00:00.000Z', raw: { ...oldBuild(3), id: 'binned' } }],
+      clashes: [{ id: 'of-1 ["name"]', buildId: 'of-1', path: ['name'], mine: 'A', theirs: 'B' }],
+    },
+  },
 ];

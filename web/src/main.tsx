@@ -42,4 +42,6 @@ createRoot(root).render(
 );
 // Once what was asked for is on the screen, and nobody is typing into it.
 inAPause(() => void startOffline(tellNewVersion).catch(() => undefined), 1500, 60_000, document);
+// Whoever rests on the bench opens a build next: its sheet is fetched ahead, and the list stays what it is without it.
+inAPause(() => void import('./sheet/BuildSheet.tsx').catch(() => undefined), 300, 10_000, document);
 setTimeout(() => void clearAway().catch(() => undefined), 4000);

@@ -29,7 +29,7 @@ const tooLarge = {
 export function readBuildFile(text: string): ReadResult<Build> {
   if (text.length > BUILD_FILE_LIMIT) return tooLarge;
   const document = parseJson(text);
-  return document.ok ? readBuild(document.value) : document;
+  return document.ok ? readBuild(withoutControls(document.value)) : document;
 }
 
 /** A build file with the photos it carries. */
@@ -43,7 +43,7 @@ export function readBuildFileWithPhotos(text: string): ReadResult<BuildFile> {
   if (text.length > BUILD_FILE_LIMIT) return tooLarge;
   const document = parseJson(text);
   if (!document.ok) return document;
-  const build = readBuild(document.value);
+  const build = readBuild(withoutControls(document.value));
   if (!build.ok) return build;
   const photos = filePhotosSchema.safeParse((document.value as { photos?: unknown }).photos ?? []);
   if (photos.success) return { ok: true, value: { build: build.value, photos: photos.data } };
@@ -87,7 +87,7 @@ function readSound(document: unknown): ReadResult<Build> {
       ],
     };
   }
-  const sound = checked(broughtUpToDate(withoutControls(document), head.data.version));
+  const sound = checked(broughtUpToDate(document, head.data.version));
   return sound.ok
     ? sound
     : {

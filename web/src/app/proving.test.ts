@@ -80,9 +80,12 @@ describe('edits of Proving', () => {
     store.dispatch(buildActions.resultKept(edit({ ...result('3'), note: 'again' })));
     const full = store.getState().build.present.build as Build;
     // The one too many is set aside, and told.
-    expect(store.getState().aside.waiting.at(-1)?.parts.map((part) => part.path)).to.deep.equal([
-      ['proving', 'results', { key: String(MOST_RESULTS) }],
-    ]);
+    expect(
+      store
+        .getState()
+        .aside.waiting.at(-1)
+        ?.parts.map((part) => part.path),
+    ).to.deep.equal([['proving', 'results', { key: String(MOST_RESULTS) }]]);
     expect(full.proving.results.length).to.equal(MOST_RESULTS);
     expect(full.proving.results[3]?.note).to.equal('again');
   });

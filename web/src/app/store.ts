@@ -1,4 +1,4 @@
-import { combineReducers, configureStore, type UnknownAction } from '@reduxjs/toolkit';
+import { combineReducers, configureStore, freeze, type UnknownAction } from '@reduxjs/toolkit';
 import { admitted, withoutControls, type Build, type Refused } from '@sprocket/core';
 import equal from 'fast-deep-equal';
 import { useDispatch, useSelector } from 'react-redux';
@@ -82,6 +82,22 @@ export const store = configureStore({
   // A build is plain data checked at every border; walking a whole road on each key would only cost time.
   middleware: (getDefault) => getDefault({ serializableCheck: false, immutableCheck: false }),
 });
+
+/** Rest after a build is opened before its data is frozen, ms. */
+const FROZEN_AFTER = 120;
+// Reducers freeze what they make, and with a build's first edit all that it was opened with: of years of rides that takes
+// longer than a key should. It is done ahead, once the build is on the screen.
+store.subscribe(
+  ((): (() => void) => {
+    let seen: string | undefined;
+    return () => {
+      const { build } = store.getState().build.present;
+      if (build?.id === seen) return;
+      seen = build?.id;
+      if (build) setTimeout(() => freeze(build, true), FROZEN_AFTER);
+    };
+  })(),
+);
 
 export type RootState = State;
 export const useApp = useSelector.withTypes<RootState>();

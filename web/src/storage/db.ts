@@ -82,6 +82,9 @@ async function bringBuildsUpToDate(change: Transaction): Promise<void> {
   }
 }
 
+/** Index of a build's state: every writing has another. */
+export const BUILD_STATE = '[id+revision+updatedAt]';
+
 db.version(1).stores({ builds: 'id, name, updatedAt', parts: 'id, kind', settings: 'key' });
 db.version(2).stores({ photos: 'id, buildId, [buildId+item]' }).upgrade(bringBuildsUpToDate);
 
@@ -93,8 +96,9 @@ db.version(4).stores({ summaries: 'id' }).upgrade(bringBuildsUpToDate);
 // deleted waits in the bin; what two windows changed differently waits for a decision.
 db.version(5).stores({ summaries: null, lines: 'id', bin: 'id, deletedAt', clashes: 'id, buildId' });
 
-// What the gate refuses of an edit or a merge waits beside its build.
-db.version(6).stores({ aside: 'id, buildId' });
+// What the gate refuses of an edit or a merge waits beside its build. A build's state is told by its index alone, without
+// reading years of rides.
+db.version(6).stores({ builds: `id, name, updatedAt, ${BUILD_STATE}`, aside: 'id, buildId' });
 
 /** A record of parts refused together, for the table they wait in. */
 export function asideOf(buildId: string, parts: readonly Refused[]): KeptAside {

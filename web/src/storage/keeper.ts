@@ -1,7 +1,7 @@
 import { admitted, mergeBuilds, readBuild, type Build, type Clash } from '@sprocket/core';
 import { liveQuery, type Subscription } from 'dexie';
 import { bringBack } from './builds.ts';
-import { asideOf, db, noteEditDay } from './db.ts';
+import { asideOf, BUILD_STATE, db, noteEditDay } from './db.ts';
 import { today } from '../ui/today.ts';
 
 /**
@@ -55,6 +55,9 @@ export class Keeper {
   private queue: Promise<void> = Promise.resolve();
   private busy = false;
   private lookLater = false;
+  /** The open build was in the store when last looked for; and went from it. */
+  private there = false;
+  private away = false;
   private merging = false;
   private live: Subscription | undefined;
   private unsubscribe: () => void = () => undefined;
@@ -127,20 +130,10 @@ export class Keeper {
       this.base = build;
       if (this.seen) this.waiting.set(id, { ...item, build: this.seen, base: build });
     }
-    let there = false;
-    let away = false;
-    this.live = liveQuery(() => db.builds.get(id)).subscribe({
-      next: (raw: unknown) => {
-        if (raw !== undefined) {
-          there = true;
-          if (away) this.isBack();
-          away = false;
-          void this.look(id).catch(() => undefined);
-        } else if (there) {
-          away = true;
-          this.edited.mark('gone');
-        }
-      },
+    this.there = this.away = false;
+    // Ages alone are asked for: a build with years of rides in it is not read whole after each of one's own writings.
+    this.live = liveQuery(() => db.builds.orderBy('updatedAt').primaryKeys()).subscribe({
+      next: () => void this.look(id).catch(() => undefined),
       // A store that cannot be read is told of by what cannot be written.
       error: () => undefined,
     });
@@ -248,9 +241,19 @@ export class Keeper {
 
   /** Looks at what the store has of the open build, perhaps by another window. Not while it is being written. */
   private async look(id: string): Promise<void> {
-    const raw: unknown = this.busy ? undefined : await db.builds.get(id);
+    const known = this.busy || (this.base !== null && (await hasStill(this.base)));
+    const raw: unknown = this.busy || known ? undefined : await db.builds.get(id);
     if (this.busy) this.lookLater = true;
-    else if (raw !== undefined && this.seen?.id === id) this.takeIn(this.seen, raw);
+    else if (this.seen?.id !== id) return;
+    else if (known || raw !== undefined) {
+      this.there = true;
+      if (this.away) this.isBack();
+      this.away = false;
+      if (raw !== undefined) this.takeIn(this.seen, raw);
+    } else if (this.there) {
+      this.away = true;
+      this.edited.mark('gone');
+    }
   }
 
   private takeIn(seen: Build, raw: unknown): void {
@@ -299,11 +302,11 @@ async function putAtOnce({ build: mine, base, clashes }: Waiting): Promise<Writt
   if (clashes.length > 0) return null;
   const { build: sound, refused } = admitted(base, mine);
   if (refused.length > 0) return null;
-  const build = stamped(sound, base.revision + 1);
+  const build = stamped(sound, base);
   try {
     await db.transaction('rw', db.builds, async () => {
-      const [raw] = await Promise.all([db.builds.get(mine.id), db.builds.put(build)]);
-      if (raw === undefined || !isStill(raw, base)) throw new Overtaken();
+      const [still] = await Promise.all([hasStill(base), db.builds.put(build)]);
+      if (!still) throw new Overtaken();
     });
   } catch (error) {
     if (error instanceof Overtaken) return null;
@@ -321,7 +324,7 @@ async function putOverOthers({ build: edited, base, clashes }: Waiting): Promise
     await keepClashes(mine.id, clashes);
     if (mineRefused.length > 0) await db.aside.put(asideOf(mine.id, mineRefused));
     if (isStill(raw, base)) {
-      const build = stamped(mine, base.revision + 1);
+      const build = stamped(mine, base);
       await db.builds.put(build);
       return { build, merged: mine !== edited };
     }
@@ -329,14 +332,14 @@ async function putOverOthers({ build: edited, base, clashes }: Waiting): Promise
     if (!read.ok) {
       // What cannot be read is not merged; it is kept beside, as it is.
       await db.bin.put({ id: `${mine.id} before it was written over`, deletedAt: new Date().toISOString(), raw });
-      const build = stamped(mine, mine.revision + 1);
+      const build = stamped(mine, mine);
       await db.builds.put(build);
       return { build, merged: mine !== edited };
     }
     const made = mergeBuilds(base, mine, read.value);
     // Rows at their limits from both sides make one that could not be read again: what does not fit goes beside.
     const { build: fits, refused } = admitted(read.value, made.build, [mine]);
-    const build = stamped(fits, read.value.revision + 1);
+    const build = stamped(fits, read.value);
     await db.builds.put(build);
     await keepClashes(mine.id, made.clashes);
     if (refused.length > 0) await db.aside.put(asideOf(mine.id, refused));
@@ -350,9 +353,13 @@ const isStill = (raw: unknown, { revision, updatedAt }: Build): boolean => {
   return there.revision === revision && there.updatedAt === updatedAt;
 };
 
-const stamped = (build: Build, revision: number): Build => ({
+/** The same by its index alone, without reading it. */
+const hasStill = async ({ id, revision, updatedAt }: Build): Promise<boolean> =>
+  (await db.builds.where(BUILD_STATE).equals([id, revision, updatedAt]).count()) > 0;
+
+const stamped = (build: Build, { revision }: Build): Build => ({
   ...build,
-  revision,
+  revision: revision + 1,
   updatedAt: new Date().toISOString(),
 });
 
