@@ -19,7 +19,7 @@ import { store } from './app/store.ts';
 import { theme } from './app/theme.ts';
 import { startOffline } from './offline/offline.ts';
 import { tellNewVersion } from './sheet/newVersion.tsx';
-import { clearAway } from './storage/builds.ts';
+import { clearAway, readAhead } from './storage/builds.ts';
 import { inAPause } from './ui/inAPause.ts';
 
 const nonce = document.querySelector('meta[name="csp-nonce"]')?.getAttribute('content') ?? '';
@@ -43,5 +43,10 @@ createRoot(root).render(
 // Once what was asked for is on the screen, and nobody is typing into it.
 inAPause(() => void startOffline(tellNewVersion).catch(() => undefined), 1500, 60_000, document);
 // Whoever rests on the bench opens a build next: its sheet is fetched ahead, and the list stays what it is without it.
-inAPause(() => void import('./sheet/BuildSheet.tsx').catch(() => undefined), 300, 10_000, document);
+inAPause(
+  () => void Promise.all([import('./sheet/BuildSheet.tsx'), readAhead()]).catch(() => undefined),
+  300,
+  10_000,
+  document,
+);
 setTimeout(() => void clearAway().catch(() => undefined), 4000);

@@ -1,15 +1,28 @@
 import { inWorkshopOf, mendBuild, readable, readBuild, type Build, type ReadProblem } from '@sprocket/core';
 import { Told } from '../ui/attempt.ts';
-import { db, type BinnedBuild } from './db.ts';
+import { db, hasStill, readSetting, type BinnedBuild } from './db.ts';
 
 /** A build as the store has it: read, or as it is with what is wrong. */
 export type KeptBuild = { ok: true; build: Build } | { ok: false; raw: unknown; problems: ReadProblem[] };
+
+/** A build read before anybody asked for it. */
+let ahead: Build | null = null;
+
+/** Reads the build that was open last, while there is nothing else to do: years of rides take a moment to be checked. */
+export async function readAhead(): Promise<void> {
+  const id = await readSetting('last-build');
+  const kept = id === undefined ? undefined : await readKept(id);
+  ahead = kept?.ok ? kept.build : null;
+}
 
 /**
  * Reads a build from the store as its file would be read: checked, and brought up to date if it is old.
  * @returns undefined where none is kept under this id
  */
 export async function readKept(id: string): Promise<KeptBuild | undefined> {
+  const before = ahead;
+  ahead = null;
+  if (before?.id === id && (await hasStill(before))) return { ok: true, build: before };
   const raw: unknown = await db.builds.get(id);
   if (raw === undefined) return undefined;
   const read = readBuild(raw);

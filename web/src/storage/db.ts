@@ -83,7 +83,7 @@ async function bringBuildsUpToDate(change: Transaction): Promise<void> {
 }
 
 /** Index of a build's state: every writing has another. */
-export const BUILD_STATE = '[id+revision+updatedAt]';
+const BUILD_STATE = '[id+revision+updatedAt]';
 
 db.version(1).stores({ builds: 'id, name, updatedAt', parts: 'id, kind', settings: 'key' });
 db.version(2).stores({ photos: 'id, buildId, [buildId+item]' }).upgrade(bringBuildsUpToDate);
@@ -99,6 +99,10 @@ db.version(5).stores({ summaries: null, lines: 'id', bin: 'id, deletedAt', clash
 // What the gate refuses of an edit or a merge waits beside its build. A build's state is told by its index alone, without
 // reading years of rides.
 db.version(6).stores({ builds: `id, name, updatedAt, ${BUILD_STATE}`, aside: 'id, buildId' });
+
+/** Whether the store has just this state of a build still, told by its index alone. */
+export const hasStill = async ({ id, revision, updatedAt }: Build): Promise<boolean> =>
+  (await db.builds.where(BUILD_STATE).equals([id, revision, updatedAt]).count()) > 0;
 
 /** A record of parts refused together, for the table they wait in. */
 export function asideOf(buildId: string, parts: readonly Refused[]): KeptAside {

@@ -1,7 +1,7 @@
 import { admitted, mergeBuilds, readBuild, type Build, type Clash } from '@sprocket/core';
 import { liveQuery, type Subscription } from 'dexie';
 import { bringBack } from './builds.ts';
-import { asideOf, BUILD_STATE, db, noteEditDay } from './db.ts';
+import { asideOf, db, hasStill, noteEditDay } from './db.ts';
 import { today } from '../ui/today.ts';
 
 /**
@@ -352,10 +352,6 @@ const isStill = (raw: unknown, { revision, updatedAt }: Build): boolean => {
   const there = raw as { revision?: unknown; updatedAt?: unknown };
   return there.revision === revision && there.updatedAt === updatedAt;
 };
-
-/** The same by its index alone, without reading it. */
-const hasStill = async ({ id, revision, updatedAt }: Build): Promise<boolean> =>
-  (await db.builds.where(BUILD_STATE).equals([id, revision, updatedAt]).count()) > 0;
 
 const stamped = (build: Build, { revision }: Build): Build => ({
   ...build,

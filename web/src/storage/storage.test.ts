@@ -24,6 +24,7 @@ import {
   copyKept,
   mendKept,
   readableBuilds,
+  readAhead,
   readKept,
   renameKept,
 } from './builds.ts';
@@ -160,6 +161,21 @@ describe('builds in the store', () => {
     if (broken && !broken.ok) expect(broken.problems[0]?.path).to.match(/^brief/);
     expect(await readKept('none')).to.equal(undefined);
     expect((await readableBuilds()).map((b) => b.id)).to.deep.equal(['a', 'b', id]);
+  });
+
+  it('read ahead is given as it is only while the store has just that', async () => {
+    await writeSetting('last-build', 'a');
+    await readAhead();
+    await db.builds.put({ ...build('a'), name: 'Later', revision: 9, updatedAt: '2026-02-02T00:00:00.000Z' });
+    expect((await readKept('a'))?.ok && (await readableBuilds())[0]?.name).to.equal('B');
+    const kept = await readKept('a');
+    expect(kept?.ok && kept.build.name).to.equal('Later');
+    await readAhead();
+    const same = await readKept('a');
+    expect(same?.ok && same.build.revision).to.equal(9);
+    // Once it is handed out it is read again.
+    const again = await readKept('a');
+    expect(again?.ok && same?.ok && again.build !== same.build).to.equal(true);
   });
 
   it('wait in the bin for a month of days that went by; a clock that jumps ahead, or back, takes none of them', async () => {
