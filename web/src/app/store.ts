@@ -52,7 +52,15 @@ function throughGate(before: Build, known: BuildState, next: BuildState, refused
 function gatedHistory(state: History | undefined, typed: UnknownAction, refused: Refused[]): History {
   // Pasted from elsewhere, a text may hold what no one can see.
   const action = fieldOf(typed) === null ? typed : withoutControls(typed);
-  const next = buildWithHistory(state, action);
+  let next: History;
+  try {
+    next = buildWithHistory(state, action);
+  } catch {
+    // An edit that comes to grief leaves all as it was, and is told like any other that is refused.
+    if (!state) throw new Error('the app’s store does not begin');
+    refused.push({ path: [], message: 'could not be done', value: action });
+    return state;
+  }
   const before = state?.present.build;
   if (!before || before.id !== next.present.build?.id) return next;
   const sound = buildActions.merged.match(action) ? action.payload.theirs : before;
@@ -77,11 +85,15 @@ function rootReducer(state: State | undefined, action: UnknownAction): State {
     : { build, ui, shelf, aside: told };
 }
 
-export const store = configureStore({
-  reducer: rootReducer,
-  // A build is plain data checked at every border; walking a whole road on each key would only cost time.
-  middleware: (getDefault) => getDefault({ serializableCheck: false, immutableCheck: false }),
-});
+/** A store of its own: the app has one, and a test as many as windows. */
+export const makeStore = () =>
+  configureStore({
+    reducer: rootReducer,
+    // A build is plain data checked at every border; walking a whole road on each key would only cost time.
+    middleware: (getDefault) => getDefault({ serializableCheck: false, immutableCheck: false }),
+  });
+export type AppStore = ReturnType<typeof makeStore>;
+export const store = makeStore();
 
 /** Rest after a build is opened before its data is frozen, ms. */
 const FROZEN_AFTER = 120;

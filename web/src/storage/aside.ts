@@ -1,25 +1,25 @@
 import { asideActions, type Aside } from '../app/asideSlice.ts';
-import { store } from '../app/store.ts';
+import { store, type AppStore } from '../app/store.ts';
 import { asideOf, db } from './db.ts';
 
 /**
  * Lays what the gate refuses aside as it comes, where it outlives the page. What the store does not take stays on the
  * page, and is tried again with the next.
  */
-export function startAside(): () => void {
+export function startAside(of: AppStore = store): () => void {
   let busy = false;
   const lay = async (): Promise<void> => {
-    const { waiting } = store.getState().aside;
+    const { waiting } = of.getState().aside;
     if (busy || waiting.length === 0) return;
     busy = true;
     try {
       await db.aside.bulkPut(waiting.map(({ buildId, parts }: Aside) => asideOf(buildId, parts)));
-      store.dispatch(asideActions.laidAside(waiting));
+      of.dispatch(asideActions.laidAside(waiting));
     } catch {
       // Shown from where it is.
     } finally {
       busy = false;
     }
   };
-  return store.subscribe(() => void lay());
+  return of.subscribe(() => void lay());
 }

@@ -1,7 +1,7 @@
 import { buildActions } from '../app/buildSlice.ts';
-import { store } from '../app/store.ts';
+import { store, type AppStore } from '../app/store.ts';
 import { uiActions } from '../app/uiSlice.ts';
-import { Keeper } from './keeper.ts';
+import { Keeper, type Edited } from './keeper.ts';
 
 let asked = false;
 /** Once there is work to lose, the browser is asked not to clear it away of itself. */
@@ -12,16 +12,19 @@ function askToStay(): void {
   (navigator.storage as StorageManager | undefined)?.persist?.().catch(() => undefined);
 }
 
-/** Keeps the app's open build. */
-export const keeper = new Keeper({
-  current: () => store.getState().build.present.build,
-  subscribe: (changed) => store.subscribe(changed),
-  merge: (base, theirs) => store.dispatch(buildActions.merged({ base, theirs })),
+/** A window's store as a keeper of its open build needs to know it. */
+export const editedIn = (of: AppStore): Edited => ({
+  current: () => of.getState().build.present.build,
+  subscribe: (changed) => of.subscribe(changed),
+  merge: (base, theirs) => void of.dispatch(buildActions.merged({ base, theirs })),
   mark: (saved) => {
     if (saved === 'saved') askToStay();
-    if (store.getState().ui.saved !== saved) store.dispatch(uiActions.savedMarked(saved));
+    if (of.getState().ui.saved !== saved) of.dispatch(uiActions.savedMarked(saved));
   },
 });
+
+/** Keeps the app's open build. */
+export const keeper = new Keeper(editedIn(store));
 
 /** Saves builds as they are edited: when the typing rests, at least every second, and when the page is hidden or left. */
 export function startAutosave(): () => void {
