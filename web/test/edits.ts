@@ -250,9 +250,22 @@ export const nearLimits = (id: string): Build => ({
     ...plain.bench,
     away: Array.from({ length: 398 }, (_, i) => new Date(Date.UTC(2026, 0, 1 + i)).toISOString().slice(0, 10)),
   },
+  proving: {
+    ...plain.proving,
+    coasts: Array.from({ length: 18 }, (_, i) => ({
+      id: `old-${i}`,
+      at: AT,
+      way: 'there' as const,
+      grade: null,
+      points: [
+        { timeS: 0, speedMs: 8 },
+        { timeS: 4, speedMs: 6 },
+      ],
+    })),
+  },
   bill: {
     ...plain.bill,
-    suppliers: Array.from({ length: 10 }, (_, i) => ({
+    suppliers: Array.from({ length: 11 }, (_, i) => ({
       id: `old-${i}`,
       name: `Old ${i}`,
       shipping: 5,
