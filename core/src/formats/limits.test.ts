@@ -60,6 +60,9 @@ describe('what a reader bounds, it names', () => {
       /^row 3, column 2: holds 8001 characters/,
     );
     expect(said(readRide([['time s'], [long]]))).to.match(/^row 2, column 1: holds/);
+    const meter = [['time s', 'volts', 'amps', 'speed km/h'], ['0', '36', '5', '20'], ['']];
+    expect(said(readRide([...meter, ['1', 'full', '5', '20']]))).to.equal('row 4, column 2: “full” is no figure');
+    expect(said(readRide([...meter, ['-1', '36', '5', '20']]))).to.equal('row 4, column 1: goes back in time');
     const offers = readOffers([['supplier', 'part', 'price'], Array.from({ length: 401 }, () => 'x')], starterShelf);
     expect(offers.problems[0]?.message).to.match(/has 401 columns/);
     // An empty row before it moves no number.

@@ -78,7 +78,7 @@ export function readRide(rows: readonly (readonly string[])[]): RideRead {
   const problems: ReadProblem[] = [];
   const samples: MeterSample[] = [];
   let before: MeterSample | null = null;
-  body.forEach(({ cells: row, row: number }) => {
+  body.forEach(({ cells: row, row: line }) => {
     const value = (of: keyof MeterSample): number | null => {
       const column = at.get(of);
       if (!column) return null;
@@ -87,7 +87,7 @@ export function readRide(rows: readonly (readonly string[])[]): RideRead {
       if (!Number.isFinite(number) || Math.abs(number) > 1e7) {
         if (problems.length < 20)
           problems.push({
-            path: `row ${number}, column ${column.i + 1}`,
+            path: `row ${line}, column ${column.i + 1}`,
             message: `“${(row[column.i] ?? '').slice(0, 40)}” is no figure`,
           });
         return null;
@@ -102,7 +102,7 @@ export function readRide(rows: readonly (readonly string[])[]): RideRead {
     const energy = value('energyWh');
     const charge = value('charge');
     if (before && timeS < before.timeS && problems.length < 20)
-      problems.push({ path: `row ${number}, column ${(at.get('timeS')?.i ?? 0) + 1}`, message: 'goes back in time' });
+      problems.push({ path: `row ${line}, column ${(at.get('timeS')?.i ?? 0) + 1}`, message: 'goes back in time' });
     const span: number = before ? Math.max(0, timeS - before.timeS) : 0;
     const speedMs: number = speed ?? (before && span > 0 && way !== null ? (way - before.distanceM) / span : 0);
     const sample: MeterSample = {
