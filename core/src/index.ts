@@ -409,7 +409,7 @@ export { type BuildHead, headOf } from './formats/head.ts';
 export { type Refused, admitted, readable } from './formats/gate.ts';
 export { mendBuild } from './formats/mend.ts';
 export { MOST_PHOTOS } from './formats/photos.ts';
-export { placeWords, valueWords } from './formats/placeWords.ts';
+export { placeWords, refusedWords, valueWords } from './formats/placeWords.ts';
 export { edgesCrossing } from './layout/crossing.ts';
 export { readSvgOutline } from './formats/svgOutline.ts';
 export { svgDrawing, svgPage } from './formats/svgSheet.ts';

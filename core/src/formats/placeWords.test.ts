@@ -1,7 +1,8 @@
 import { expect } from 'chai';
 import type { MergeStep } from '../build/merge.ts';
 import { starterShelf } from '../parts/shelf/starterShelf.ts';
-import { placeWords, valueWords } from './placeWords.ts';
+import type { Refused } from './gate.ts';
+import { placeWords, refusedWords, valueWords } from './placeWords.ts';
 
 const value = (path: MergeStep[], v: unknown): string => valueWords(path, v, starterShelf, 'metric');
 
@@ -38,5 +39,30 @@ describe('places of a build in words', () => {
     expect(value(['brief', 'riders'], [1, 2])).to.equal('a list of 2');
     expect(value(['brief', 'route'], { name: 'Ridge' })).to.equal('Ridge');
     expect(value(['x'], {})).to.equal('another version of it');
+  });
+});
+
+describe('what could not be kept', () => {
+  const said = (path: Refused['path'], message: string, value: unknown): string =>
+    refusedWords({ path, message, value }, starterShelf, 'metric');
+  it('is told in a sentence: where, what it was, and why', () => {
+    for (const [words, path, message, value] of [
+      [
+        'Logbook: a line, “The ride home”: there is room for 6000.',
+        ['log', 'entries', { key: 'n1' }],
+        'must be at most 6000 entries',
+        { name: 'The ride home' },
+      ],
+      [
+        'Proving: a coast-down, “2026-05-02 10:00”: there is room for 20.',
+        ['proving', 'coasts', { key: 'c' }],
+        'must be at most 20 entries',
+        { id: 'c', at: '2026-05-02T10:00' },
+      ],
+      ['Set aside: a finding set aside: must be a text.', ['overrides', 3], 'must be a text', {}],
+      ['Brief: Load carried: “4000.0 kg” must be at most 300.', ['brief', 'cargoKg'], 'must be at most 300', 4000],
+      ['An edit could not be done.', [], 'could not be done', { type: 'x' }],
+    ] as const)
+      expect(said(path as Refused['path'], message, value)).to.equal(words);
   });
 });

@@ -1,4 +1,5 @@
 import type { MergeStep } from '../build/merge.ts';
+import type { Refused } from './gate.ts';
 import { conditionWords, surveyItems } from '../donor/survey.ts';
 import { partById, type Shelf } from '../parts/part.ts';
 import { amount, amountText } from '../quantity/format.ts';
@@ -107,6 +108,54 @@ export function placeWords(path: readonly MergeStep[]): string {
       .map(stepText)
       .join(' ');
   return section && field !== '' ? `${section}: ${field}` : (section ?? field);
+}
+
+/** What an entry of a row is, where rows can be full. */
+const entries: Record<string, string> = {
+  'log.entries': 'a line',
+  'log.mappings': 'a table’s columns',
+  'proving.coasts': 'a coast-down',
+  'proving.results': 'a test result',
+  'proving.searches': 'a search for a fault',
+  'proving.repairs': 'a repair',
+  'bill.suppliers': 'a supplier',
+  'bill.offers': 'a price',
+  'bench.weekly': 'a bench time',
+  'bench.once': 'a bench time',
+  'bench.away': 'a day away',
+  'built.otherwise': 'a change of plan',
+  'weights.changes': 'a weight',
+  'brief.riders': 'a rider',
+  ownParts: 'a part',
+  ownLaws: 'a legal class',
+  overrides: 'a finding set aside',
+  fixes: 'a remedy',
+};
+
+/** What an entry of a row goes by for a person: the words in it. */
+function entryName(value: unknown): string {
+  if (typeof value === 'string') return value;
+  if (typeof value !== 'object' || value === null) return '';
+  const { name, what, note, words, label, reason, task, at, on } = value as Record<string, unknown>;
+  const found = [name, what, words, label, note, reason, task, at, on].find(
+    (w) => typeof w === 'string' && w.trim() !== '',
+  );
+  return typeof found === 'string' ? found.replace(/^(\d{4}-\d\d-\d\d)T/, '$1 ') : '';
+}
+
+/** Something that could not be kept, in a sentence: where, what and why. */
+export function refusedWords({ path, message, value }: Refused, shelf: Shelf, units: UnitSystem): string {
+  const row = path.slice(0, -1).map(stepText).join('.');
+  const entry = entries[row];
+  const section = sections[stepText(path[0] ?? '')] ?? 'This build';
+  const full = /^must be at most (\d+) entries$/.exec(message);
+  if (entry !== undefined && typeof value === 'object') {
+    const name = entryName(value).slice(0, 60);
+    const why = full ? `there is room for ${full[1] ?? ''}` : message;
+    return `${section}: ${entry}${name === '' ? '' : `, “${name}”`}: ${why}.`;
+  }
+  if (path.length === 0) return `An edit ${message}.`;
+  return `${placeWords(path)}: “${valueWords(path, value, shelf, units).slice(0, 60)}” ${message}.`;
 }
 
 /** A value of a build in a few words: as it was typed, by its part's name, or what it measures. */

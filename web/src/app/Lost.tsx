@@ -44,7 +44,7 @@ function LostChunk() {
     <main className="lost">
       <h1>This screen did not load</h1>
       <p>
-        The app was updated since you opened it, or nobody answers for it just now.{' '}
+        The app was updated since you opened it, or the connection was lost.{' '}
         {kept === 'saved'
           ? 'Everything you typed is saved.'
           : kept === 'saving'

@@ -1,5 +1,5 @@
 import { Button } from '@mantine/core';
-import { placeWords, valueWords, writeBuildFile, type Build, type Clash } from '@sprocket/core';
+import { placeWords, refusedWords, valueWords, writeBuildFile, type Build, type Clash } from '@sprocket/core';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { buildActions } from '../app/buildSlice.ts';
 import { useApp, useBuild, useSend, useUnits } from '../app/store.ts';
@@ -98,15 +98,10 @@ function AsideNotice({ aside, name }: { aside: KeptAside; name: string }) {
   return (
     <section role="alert" className="keep-notice keep-aside">
       <div>
-        <strong>
-          {parts.length === 1 ? 'Not kept, and set aside:' : `Not kept, and set aside: ${parts.length} things.`}
-        </strong>
+        <strong>Not saved in the build</strong>, and kept here until you decide. What was there before stays.
         <ul>
           {parts.slice(0, NAMED).map((part, i) => (
-            <li key={i}>
-              {placeWords(part.path)}: <b>{valueWords(part.path, part.value, shelf, units).slice(0, 80)}</b>,{' '}
-              {part.message}. What was there before stays.
-            </li>
+            <li key={i}>{refusedWords(part, shelf, units)}</li>
           ))}
           {parts.length > NAMED ? <li>and {parts.length - NAMED} more</li> : null}
         </ul>

@@ -126,7 +126,7 @@ export function BuildBoard({ bench, sheets, step, onStep }: BoardProps) {
                 <rect x={x} y={-y - 3.4 * px} width={(w * done) / total} height={3.4 * px} className="place-share" />
                 <text x={x + 7 * px} y={-y - 8 * px} fontSize={13 * px} className="pin-text">
                   {place}
-                </text>
+                </text>{' '}
                 <text
                   x={x + w - 7 * px}
                   y={-y - 8 * px}

@@ -142,7 +142,9 @@ export function Library() {
         </Link>
       </header>
       <div className="library-actions">
-        <Button onClick={() => void create()}>New build</Button>
+        <Button onClick={() => void create()} disabled={kept === 'refused' || kept === 'silent'}>
+          New build
+        </Button>
         <FileButton accept="application/json,.json,application/zip,.zip" onChange={(file) => void bringIn(file)}>
           {(props) => (
             <Button variant="default" {...props}>
@@ -215,7 +217,7 @@ function StoreNotice() {
       ) : (
         <>
           <p>
-            <strong>The browser’s store does not answer.</strong> Your builds are there, and cannot be read yet.
+            <strong>The browser’s store does not answer.</strong> Your builds cannot be read yet.
           </p>
           <p>
             Close the other windows of this app: one of them may hold the store. If that does not help, restart the
