@@ -1,6 +1,7 @@
 /** Speed of the core on one thread, printed. Nothing here passes or fails. */
 import { readFileSync } from 'node:fs';
 import {
+  admitted,
   type Build,
   cutRoute,
   judgeCandidates,
@@ -220,4 +221,30 @@ say('readGpx, 100 000 points', `${median(() => readGpx(gpx, 'a', 'a'), 5).toFixe
       );
     }
   }
+}
+
+// The gate: a key in a build with years of rides, of which only what the key changed is looked at.
+{
+  const read = readBuildFile(readFileSync(new URL('web/public/demo/builds/demo-box.json', root), 'utf8'));
+  if (!read.ok) throw new Error('demo-box');
+  const rides = read.value.log.entries.filter((e) => e.kind === 'ride');
+  const entries = Array.from({ length: 6000 - 1 }, (_, i) => ({
+    ...(rides[i % rides.length] as (typeof rides)[number]),
+    id: `many-${i}`,
+  }));
+  const before = frozen({ ...read.value, log: { ...read.value.log, entries } });
+  const key = (n: number): Build => ({ ...before, brief: { ...before.brief, cargoKg: n % 50 } });
+  const line = (n: number): Build => ({
+    ...before,
+    log: { ...before.log, entries: [...entries, { ...(entries[0] as (typeof entries)[number]), id: `new-${n}` }] },
+  });
+  let n = 0;
+  const through = (make: (n: number) => Build): string =>
+    `${medianWith(
+      () => make(++n),
+      (after) => admitted(before, after),
+      60,
+    ).toFixed(2)} ms`;
+  say('the gate, 6 000 rides: a key in a field', through(key));
+  say('  a line added to the log', through(line));
 }

@@ -60,7 +60,7 @@ describe('what could not be kept', () => {
         { id: 'c', at: '2026-05-02T10:00' },
       ],
       ['Set aside: a finding set aside: must be a text.', ['overrides', 3], 'must be a text', {}],
-      ['Brief: Load carried: “4000.0 kg” must be at most 300.', ['brief', 'cargoKg'], 'must be at most 300', 4000],
+      ['Brief: Load carried: “4000.0\u00a0kg” must be at most 300.', ['brief', 'cargoKg'], 'must be at most 300', 4000],
       ['An edit could not be done.', [], 'could not be done', { type: 'x' }],
     ] as const)
       expect(said(path as Refused['path'], message, value)).to.equal(words);

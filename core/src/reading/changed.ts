@@ -83,22 +83,35 @@ function walk(schema: z.ZodType, known: readonly unknown[], value: unknown, path
       if (!Array.isArray(value) || !element) return whole(schema, value, path, out);
       shell(shellOf(schema, 'array'), value, path, out);
       const rows = known.filter((k): k is unknown[] => Array.isArray(k));
-      // Rows move when one is taken out: what stands anywhere in a sound row is sound.
-      const seen = new Set(rows.flat());
-      value.forEach((entry: unknown, i) => {
-        if (!seen.has(entry))
-          walk(
-            element,
-            rows.flatMap((row) => (i < row.length ? [row[i]] : [])),
-            entry,
-            [...path, i],
-            out,
-          );
-      });
+      walkRow(element, rows, value, path, out);
       return;
     }
     default:
       whole(schema, value, path, out);
+  }
+}
+
+/** Entries that stand where they did not, until it is looked whether they only moved. */
+const FEW = 8;
+
+function walkRow(
+  element: z.ZodType,
+  rows: readonly (readonly unknown[])[],
+  value: readonly unknown[],
+  path: PropertyKey[],
+  out: Fault[],
+): void {
+  let elsewhere = 0;
+  let seen: Set<unknown> | null = null;
+  for (let i = 0; i < value.length; i++) {
+    const entry = value[i];
+    let sound = false;
+    for (const row of rows) if (i < row.length && row[i] === entry) sound = true;
+    if (sound) continue;
+    // Rows move up when an entry is taken out: what stands anywhere in a sound row is sound.
+    if (++elsewhere > FEW && (seen ??= new Set(rows.flat())).has(entry)) continue;
+    const there = rows.flatMap((row) => (i < row.length ? [row[i]] : []));
+    walk(element, there, entry, [...path, i], out);
   }
 }
 
