@@ -22,7 +22,7 @@ import { buy } from '../src/work/buy.ts';
 import { integerSolver } from '../src/work/highs.ts';
 import { NoRoom } from '../src/work/schedule.ts';
 import { harm, harmed, harmedText, textHarm } from './mutated.ts';
-import type { Attack } from './attacks.ts';
+import type { Attack } from './attackKind.ts';
 import { refusal } from './refusal.ts';
 
 const text = (path: string): string => readFileSync(new URL(path, import.meta.url), 'utf8');

@@ -16,6 +16,7 @@ import { notFinite } from '../src/reading/finite.ts';
 import { chosenParts } from '../src/vehicle/chosen.ts';
 import { readTrackRide } from '../src/formats/trackRide.ts';
 import { oddOutlines, oddTracks } from './attackShapes.ts';
+import type { Attack } from './attackKind.ts';
 import { caseAttacks } from './attackCases.ts';
 import { harm, harmed, harmedText, textHarm } from './mutated.ts';
 import { refusal } from './refusal.ts';
@@ -90,12 +91,6 @@ function attackOutline(text: string): string | null {
   const drawn = { ...pack, form: 'custom', points, outline: { ...pack.outline, lengthM, heightM } };
   if (!partSchema.safeParse(drawn).success) return null;
   return attackBuild({ ...build, ownParts: [...build.ownParts.filter((part) => part !== pack), drawn] });
-}
-
-export interface Attack {
-  name: string;
-  /** One try, told by what was changed: what came of it that should not have, or null. */
-  tries: fc.Arbitrary<() => string | null>;
 }
 
 /** Every kind of file with anything in it: each is refused with its place, or used to the end with figures that are. */

@@ -7,7 +7,7 @@ import type { Band3 } from '../ride/spread.ts';
 import { finish } from '../steps.ts';
 import { beliefBefore, tuneInSteps, type TuneJob, type TuneRide } from './tune.ts';
 
-const { air, route: _, ...systemShape } = rideCaseSchema.shape;
+const { motor, controller, pack, vehicle, rider, air } = rideCaseSchema.shape;
 
 const riddenSchema = z.object({
   route: routeOf(z.boolean().default(false)),
@@ -20,7 +20,7 @@ const sd = z.number().nonnegative().max(1);
 /** A log to tune by: an explicit system, how far its unknowns are known, rides, and what is to be foretold (docs/models.md). */
 export const tuneCaseSchema = z
   .object({
-    system: z.object(systemShape),
+    system: z.object({ motor, controller, pack, vehicle, rider }),
     prior: z.object({ cdaM2: sd, crr: sd, riderPowerW: sd, health: sd }),
     rides: z
       .array(riddenSchema.extend({ energyWh: z.number().positive(), energySd: z.number().positive().max(2) }))

@@ -1,5 +1,4 @@
 /** Signs that no person types and no paper shows; a line's end and a tab are none. Source: Unicode, category Cc, and the two separators that break a line. */
-// eslint-disable-next-line no-control-regex
 const CONTROLS = /[\u0000-\u0008\u000b\u000c\u000e-\u001f\u007f-\u009f\u2028\u2029]/;
 const ALL = new RegExp(CONTROLS, 'g');
 

@@ -112,7 +112,6 @@ describe('the calendar', () => {
         expect(heads.filter((h) => h === 'SUMMARY' || h === 'UID' || h === 'DTSTAMP')).to.have.length(6);
         const events = eventsOf(ics);
         const plain = (s: string): string =>
-          // eslint-disable-next-line no-control-regex
           s.replace(/\r\n?/g, '\n').replace(/[\u0000-\u0008\u000b\u000c\u000e-\u001f\u007f-\u009f\u2028\u2029]/g, '');
         const escaped = plain(what)
           .replace(/[\\;,]/g, '\\$&')
