@@ -1,4 +1,4 @@
-import { inWorkshopOf, mendBuild, readable, readBuild, type Build, type ReadProblem } from '@sprocket/core';
+import { inWorkshopOf, mendBuild, plainText, readable, readBuild, type Build, type ReadProblem } from '@sprocket/core';
 import { Told } from '../ui/attempt.ts';
 import { db, hasStill, readSetting, type BinnedBuild } from './db.ts';
 
@@ -58,7 +58,8 @@ export async function beginHere(build: Build): Promise<Build> {
 export async function renameKept(id: string, name: string): Promise<void> {
   await db.transaction('rw', db.builds, async () => {
     const kept = await readKept(id);
-    if (kept?.ok) await putBuild({ ...kept.build, name, revision: kept.build.revision + 1, updatedAt: now() });
+    if (kept?.ok)
+      await putBuild({ ...kept.build, name: plainText(name), revision: kept.build.revision + 1, updatedAt: now() });
   });
 }
 

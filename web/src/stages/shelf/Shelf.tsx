@@ -1,6 +1,6 @@
 import { Button, NativeSelect } from '@mantine/core';
 import { notifications } from '@mantine/notifications';
-import { driveFamilyWords, partKinds, starterShelf, type Part, type PartKind } from '@sprocket/core';
+import { driveFamilyWords, partKinds, starterShelf, withoutControls, type Part, type PartKind } from '@sprocket/core';
 import { useState } from 'react';
 import { buildActions } from '../../app/buildSlice.ts';
 import { useShelf } from '../../sheet/PlanProvider.tsx';
@@ -90,7 +90,8 @@ export function ShelfStage() {
       copy ? { ...part, id: `own-${crypto.randomUUID().slice(0, 8)}`, name: `My ${part.name}`, maker: '' } : part,
     );
   };
-  const keep = async (part: Part): Promise<void> => {
+  const keep = async (typed: Part): Promise<void> => {
+    const part = withoutControls(typed);
     if ((await attempt(`“${part.name}”`, db.parts.put(part))) === undefined) return;
     send(shelfActions.ownPartSaved(part));
     // The open build carries a copy of what it uses: it follows.
