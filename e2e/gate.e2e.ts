@@ -72,6 +72,7 @@ describe('the gate, as a person meets it', () => {
     await visit(app, '/build/demo-box/logbook');
     await app.page.waitForSelector('.log-line');
     await chooseFile(app, 'Table or track…', file);
+    await waitForText(app.page, '.mapping', /rides\.csv: 2 rows/);
     await press(app.page, 'Take them in');
     await waitForText(app.page, '.log-view', /2 rides kept/);
     await waitForText(app.page, '.build-card', /· saved/);

@@ -59,7 +59,7 @@ describe('what could not be kept', () => {
         'must be at most 20 entries',
         { id: 'c', at: '2026-05-02T10:00' },
       ],
-      ['Set aside: a finding set aside: must be a text.', ['overrides', 3], 'must be a text', {}],
+      ['Set aside: a finding: must be a text.', ['overrides', 3], 'must be a text', {}],
       ['Brief: Load carried: “4000.0\u00a0kg” must be at most 300.', ['brief', 'cargoKg'], 'must be at most 300', 4000],
       ['An edit could not be done.', [], 'could not be done', { type: 'x' }],
     ] as const)

@@ -128,7 +128,7 @@ const entries: Record<string, string> = {
   'brief.riders': 'a rider',
   ownParts: 'a part',
   ownLaws: 'a legal class',
-  overrides: 'a finding set aside',
+  overrides: 'a finding',
   fixes: 'a remedy',
 };
 

@@ -49,7 +49,7 @@ function LostChunk() {
           ? 'Everything you typed is saved.'
           : kept === 'saving'
             ? 'Saving what you typed…'
-            : 'Your last edits are not saved yet: the browser refuses them. They are tried again by themselves.'}
+            : 'Your last edits are not saved yet: the browser refuses them. The app keeps trying.'}
       </p>
       <Button disabled={kept !== 'saved'} onClick={() => void loadAnew()} style={{ justifySelf: 'start' }}>
         Load anew

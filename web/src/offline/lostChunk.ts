@@ -20,7 +20,8 @@ export async function loadAnew(): Promise<void> {
   if (Date.now() - last < AGAIN && (await serverAnswers())) {
     const kept = await navigator.serviceWorker?.getRegistrations?.().catch(() => []);
     for (const registration of kept ?? []) await registration.unregister();
-    for (const name of await caches.keys()) await caches.delete(name);
+    // A page that is not served securely has no such store, and nothing kept in it.
+    if ('caches' in window) for (const name of await caches.keys()) await caches.delete(name);
   }
   location.reload();
 }

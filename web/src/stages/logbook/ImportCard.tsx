@@ -43,7 +43,9 @@ const slug = (name: string): string => name.replace(/[^\p{L}\p{N}]+/gu, '-').toL
 /** Rides and charges in from tables and tracks, and out again. */
 export function ImportCard({ build, onKeep }: ImportCardProps) {
   const input = useRef<HTMLInputElement>(null);
-  const [table, setTable] = useState<{ file: string; rows: string[][]; mapping: Mapping } | null>(null);
+  const [table, setTable] = useState<{ file: string; rows: string[][]; shown: string[][]; mapping: Mapping } | null>(
+    null,
+  );
   const [faults, setFaults] = useState<{ file: string; problems: readonly ReadProblem[] } | null>(null);
   const [said, setSaid] = useState('');
   const [busy, setBusy] = useState(false);
@@ -88,7 +90,9 @@ export function ImportCard({ build, onKeep }: ImportCardProps) {
           return;
         }
       }
-      setTable({ file: file.name, rows, mapping: matchColumns(rows, build.log.mappings) });
+      // Heads are the first row that holds anything; the numbers of all rows stay those of the file.
+      const filled = rows.filter((row) => row.some((cell) => cell.trim() !== ''));
+      setTable({ file: file.name, rows, shown: filled, mapping: matchColumns(rows, build.log.mappings) });
     } catch {
       setFaults({
         file: file.name,
@@ -160,7 +164,7 @@ export function ImportCard({ build, onKeep }: ImportCardProps) {
       {table ? (
         <div className="mapping">
           <p>
-            <strong>{table.file}</strong>: {table.rows.length - 1} rows. What each column is; it is remembered for the
+            <strong>{table.file}</strong>: {table.shown.length - 1} rows. What each column is; it is remembered for the
             next.
           </p>
           <table className="sum">
@@ -176,7 +180,7 @@ export function ImportCard({ build, onKeep }: ImportCardProps) {
               {table.mapping.columns.map((c, i) => (
                 <tr key={`${c.head}-${i}`}>
                   <th scope="row">{c.head}</th>
-                  <td>{table.rows[1]?.[i] ?? ''}</td>
+                  <td>{table.shown[1]?.[i] ?? ''}</td>
                   <td>
                     <NativeSelect
                       aria-label={`What “${c.head}” is`}
