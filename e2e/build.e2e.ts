@@ -9,12 +9,12 @@ import {
   pick,
   press,
   setDevice,
-  startApp,
   textOf,
   visit,
   waitForText,
   type App,
 } from './support/app.ts';
+import { appAnew, part } from './support/anew.ts';
 import { getRaw, putRaw } from './support/store.ts';
 
 const stageLine = (app: App): Promise<string> => textOf(app.page, '.decides');
@@ -48,93 +48,105 @@ async function doneUntil(app: App, pattern: RegExp): Promise<number> {
 }
 
 describe('build, a mid-drive on a box bike', () => {
-  let app: App;
-  before(async () => {
-    app = await startApp({ demo: true });
-    await visit(app, '/build/demo-box/build');
-  });
-  after(() => app.close());
+  const app = appAnew('/build/demo-box/build');
 
-  it('says what can be begun now, and does it; undo takes it back', async () => {
-    await waitForLine(app, /0 of \d+ done, \d+ can be begun now/);
-    await fill(app.page, 'At the bench', 'Ada');
-    expect(await textOf(app.page, '#step-title')).to.match(/^Look the donor over/);
-    await app.page.$eval('.step-do button', (b) => (b as HTMLElement).click());
-    await waitForLine(app, /^.*1 of \d+ done/);
-    expect(await textOf(app.page, '#step-title')).not.to.match(/^Look the donor over/);
-    await press(app.page, 'Undo');
-    await waitForLine(app, /0 of \d+ done/);
-    await press(app.page, 'Redo');
-    await waitForLine(app, /1 of \d+ done/);
-  });
-
-  it('stand view: one step by space bar, arrows and a pedal’s keys; its watch runs on through a reload', async () => {
-    await press(app.page, 'Stand view');
-    const first = await standTitle(app);
-    await app.page.keyboard.press('PageDown');
-    expect(await standTitle(app)).not.to.equal(first);
-    await app.page.keyboard.press('ArrowLeft');
-    await app.page.keyboard.press('PageDown');
-    await doneUntil(app, /^Pedals off/);
-    await app.page.keyboard.press('t');
-    await app.page.waitForFunction(() => /0:0[1-9]/.test(document.querySelector('.stand-head')?.textContent ?? ''));
-    await app.page.reload();
-    await app.page.waitForSelector('.step-pane');
-    await waitForLine(app, /[1-9]\d? of \d+ done/);
-    await openStep(app, 'pedals-off');
-    await press(app.page, 'Stand view');
-    expect(await standTitle(app)).to.match(/^Pedals off/);
-    await app.page.waitForFunction(() =>
-      /0:(0[2-9]|[1-5]\d)/.test(document.querySelector('.stand-head')?.textContent ?? ''),
-    );
-    expect(await app.page.$eval('.stand-small', (b) => b.getAttribute('aria-pressed'))).to.equal('true');
-  });
-
-  it('the drawing builds up: what is off is told and drawn off', async () => {
-    await doneUntil(app, /^Unscrew the bracket/);
-    await app.page.keyboard.press('Escape');
-    await app.page.waitForFunction(() => !document.querySelector('.stand'));
-    expect(await textOf(app.page, '.mark-key')).to.match(/Off the vehicle: .*chain.*cranks/);
-    expect(await app.page.$$eval('.drawing .chain-run', (list) => list.length)).to.equal(0);
-    expect(await app.page.$$eval('.drawing .motor', (list) => list.length)).to.equal(0);
-  });
-
-  it('a photo and a note stay with their step through a reload', async () => {
-    await openStep(app, 'pedals-off');
-    const picture = join(app.downloads, 'pedals.png');
-    await app.page.screenshot({ path: picture as `${string}.png` });
-    await chooseFile(app, 'Add a photo', picture);
-    await app.page.waitForSelector('.step-pane .photos img');
-    await fill(app.page, 'Note', 'left one was cross-threaded');
-    await app.page.waitForFunction(() => /saved/.test(document.querySelector('.build-card')?.textContent ?? ''));
-    await app.page.reload();
-    await app.page.waitForSelector('.step-pane');
-    await openStep(app, 'pedals-off');
-    await app.page.waitForSelector('.step-pane .photos img');
-    const [build] = (await getRaw(app, 'builds')).filter((b) => (b as { id: string }).id === 'demo-box') as {
-      bench: { done: Record<string, { note: string; by: string; place: string }> };
-    }[];
-    expect(build?.bench.done['pedals-off']).to.deep.include({
-      note: 'left one was cross-threaded',
-      by: 'Ada',
-      place: 'bracket',
+  it('from the first look to the second ring, then another kit half way', async () => {
+    await part('says what can be begun now, and does it; undo takes it back', async () => {
+      await waitForLine(app, /0 of \d+ done, \d+ can be begun now/);
+      await fill(app.page, 'At the bench', 'Ada');
+      expect(await textOf(app.page, '#step-title')).to.match(/^Look the donor over/);
+      await app.page.$eval('.step-do button', (b) => (b as HTMLElement).click());
+      await waitForLine(app, /^.*1 of \d+ done/);
+      expect(await textOf(app.page, '#step-title')).not.to.match(/^Look the donor over/);
+      await press(app.page, 'Undo');
+      await waitForLine(app, /0 of \d+ done/);
+      await press(app.page, 'Redo');
+      await waitForLine(app, /1 of \d+ done/);
     });
-  });
-
-  it('a second look is held until somebody else has looked', async () => {
-    await press(app.page, 'Stand view');
-    await doneUntil(app, /^Second ring against/);
-    await app.page.keyboard.press('Space');
-    await waitForText(app.page, '.stand [role="alert"]', /somebody else has looked/);
-    expect(await standTitle(app)).to.match(/^Second ring against/);
-    await app.page.type('.stand-field input', 'Bo');
-    await app.page.focus('.stand-body');
-    await app.page.keyboard.press('Space');
-    await app.page.waitForFunction(() => !/Second ring/.test(document.querySelector('.stand h2')?.textContent ?? ''));
-    await app.page.keyboard.press('Escape');
-    await openStep(app, 'mid-locked');
-    expect(await textOf(app.page, '.step-done-line')).to.match(/Ada; looked at by Bo/);
-    expect(await textOf(app.page, '.mark-key')).to.match(/On and tight: .*motor/);
+    await part(
+      'stand view: one step by space bar, arrows and a pedal’s keys; its watch runs on through a reload',
+      async () => {
+        await press(app.page, 'Stand view');
+        const first = await standTitle(app);
+        await app.page.keyboard.press('PageDown');
+        expect(await standTitle(app)).not.to.equal(first);
+        await app.page.keyboard.press('ArrowLeft');
+        await app.page.keyboard.press('PageDown');
+        await doneUntil(app, /^Pedals off/);
+        await app.page.keyboard.press('t');
+        await app.page.waitForFunction(() => /0:0[1-9]/.test(document.querySelector('.stand-head')?.textContent ?? ''));
+        await app.page.reload();
+        await app.page.waitForSelector('.step-pane');
+        await waitForLine(app, /[1-9]\d? of \d+ done/);
+        await openStep(app, 'pedals-off');
+        await press(app.page, 'Stand view');
+        expect(await standTitle(app)).to.match(/^Pedals off/);
+        await app.page.waitForFunction(() =>
+          /0:(0[2-9]|[1-5]\d)/.test(document.querySelector('.stand-head')?.textContent ?? ''),
+        );
+        expect(await app.page.$eval('.stand-small', (b) => b.getAttribute('aria-pressed'))).to.equal('true');
+      },
+    );
+    await part('the drawing builds up: what is off is told and drawn off', async () => {
+      await doneUntil(app, /^Unscrew the bracket/);
+      await app.page.keyboard.press('Escape');
+      await app.page.waitForFunction(() => !document.querySelector('.stand'));
+      expect(await textOf(app.page, '.mark-key')).to.match(/Off the vehicle: .*chain.*cranks/);
+      expect(await app.page.$$eval('.drawing .chain-run', (list) => list.length)).to.equal(0);
+      expect(await app.page.$$eval('.drawing .motor', (list) => list.length)).to.equal(0);
+    });
+    await part('a photo and a note stay with their step through a reload', async () => {
+      await openStep(app, 'pedals-off');
+      const picture = join(app.downloads, 'pedals.png');
+      await app.page.screenshot({ path: picture as `${string}.png` });
+      await chooseFile(app, 'Add a photo', picture);
+      await app.page.waitForSelector('.step-pane .photos img');
+      await fill(app.page, 'Note', 'left one was cross-threaded');
+      await app.page.waitForFunction(() => /saved/.test(document.querySelector('.build-card')?.textContent ?? ''));
+      await app.page.reload();
+      await app.page.waitForSelector('.step-pane');
+      await openStep(app, 'pedals-off');
+      await app.page.waitForSelector('.step-pane .photos img');
+      const [build] = (await getRaw(app, 'builds')).filter((b) => (b as { id: string }).id === 'demo-box') as {
+        bench: { done: Record<string, { note: string; by: string; place: string }> };
+      }[];
+      expect(build?.bench.done['pedals-off']).to.deep.include({
+        note: 'left one was cross-threaded',
+        by: 'Ada',
+        place: 'bracket',
+      });
+    });
+    await part('a second look is held until somebody else has looked', async () => {
+      await press(app.page, 'Stand view');
+      await doneUntil(app, /^Second ring against/);
+      await app.page.keyboard.press('Space');
+      await waitForText(app.page, '.stand [role="alert"]', /somebody else has looked/);
+      expect(await standTitle(app)).to.match(/^Second ring against/);
+      await app.page.type('.stand-field input', 'Bo');
+      await app.page.focus('.stand-body');
+      await app.page.keyboard.press('Space');
+      await app.page.waitForFunction(() => !/Second ring/.test(document.querySelector('.stand h2')?.textContent ?? ''));
+      await app.page.keyboard.press('Escape');
+      await openStep(app, 'mid-locked');
+      expect(await textOf(app.page, '.step-done-line')).to.match(/Ada; looked at by Bo/);
+      expect(await textOf(app.page, '.mark-key')).to.match(/On and tight: .*motor/);
+    });
+    await part('another kind of kit half way: what is built is undone first, the last of it first', async () => {
+      const [build] = (await getRaw(app, 'builds')).filter((b) => (b as { id: string }).id === 'demo-box') as {
+        choice: { kitId: string };
+        revision: number;
+      }[];
+      if (!build) throw new Error('no build');
+      build.choice.kitId = 'linnet-f250';
+      await visit(app, '/');
+      await putRaw(app, 'builds', [build]);
+      await visit(app, '/build/demo-box/build');
+      const now = await waitForText(app.page, '.bench-lists .card', /Motor|cranks/);
+      expect(now).to.match(/Motor’s cranks off|Chain off again|Pedals|Motor out of the shell/);
+      expect(
+        await app.page.$$eval('.step-row', (rows) => rows.map((r) => (r as HTMLElement).innerText).join('\n')),
+      ).to.match(/Old bracket back in/);
+    });
   });
 
   it('a shell measured wider than planned is judged again: plan and as-built side by side, and back', async () => {
@@ -175,41 +187,19 @@ describe('build, a mid-drive on a box bike', () => {
     await press(app.page, 'Back to the plan');
     await leg(app.page, 'Steps');
   });
-
-  it('another kind of kit half way: what is built is undone first, the last of it first', async () => {
-    const [build] = (await getRaw(app, 'builds')).filter((b) => (b as { id: string }).id === 'demo-box') as {
-      choice: { kitId: string };
-      revision: number;
-    }[];
-    if (!build) throw new Error('no build');
-    build.choice.kitId = 'linnet-f250';
-    await visit(app, '/');
-    await putRaw(app, 'builds', [build]);
-    await visit(app, '/build/demo-box/build');
-    const now = await waitForText(app.page, '.bench-lists .card', /Motor|cranks/);
-    expect(now).to.match(/Motor’s cranks off|Chain off again|Pedals|Motor out of the shell/);
-    expect(
-      await app.page.$$eval('.step-row', (rows) => rows.map((r) => (r as HTMLElement).innerText).join('\n')),
-    ).to.match(/Old bracket back in/);
-    expect(app.complaints).to.deep.equal([]);
-  });
 });
 
 describe('build, a front hub on a folder', () => {
-  let app: App;
-  before(async () => {
-    app = await startApp({ demo: true });
-    const folder = JSON.parse(
-      readFileSync(new URL('../web/public/demo/builds/demo-lockkeeper.json', import.meta.url), 'utf8'),
-    ) as { id: string; name: string; donor: { kind: string } };
-    Object.assign(folder, { id: 'folder', name: 'Ferry folder' });
-    folder.donor.kind = 'folding';
-    await visit(app, '/');
-    await putRaw(app, 'builds', [folder]);
-    await visit(app, '/build/folder/build');
-    await waitForLine(app, /0 of \d+ done/);
+  const app = appAnew('/build/folder/build', {
+    lay: (app) => {
+      const folder = JSON.parse(
+        readFileSync(new URL('../web/public/demo/builds/demo-lockkeeper.json', import.meta.url), 'utf8'),
+      ) as { id: string; name: string; donor: { kind: string } };
+      Object.assign(folder, { id: 'folder', name: 'Ferry folder' });
+      folder.donor.kind = 'folding';
+      return putRaw(app, 'builds', [folder]);
+    },
   });
-  after(() => app.close());
 
   it('on a phone every plate is a knuckle wide, legible at arm’s length, with nothing that axe finds', async () => {
     for (const dark of [false, true]) {
@@ -303,47 +293,50 @@ describe('build, a front hub on a folder', () => {
     await leg(app.page, 'Steps');
   });
 
-  it('from the first to the last by the space bar, then every step is signed and the job card prints', async () => {
-    await fill(app.page, 'At the bench', 'Ada');
-    await openStep(app, 'look-over');
-    await press(app.page, 'Stand view');
-    const done = await doneUntil(app, /^Label with volts/);
-    expect(done).to.be.greaterThan(60);
-    await app.page.keyboard.press('Space');
-    await app.page.keyboard.press('Escape');
-    await waitForLine(app, /all \d+ steps done/);
-    expect(await textOf(app.page, '.mark-key')).to.match(/Sealed: leads/);
-    expect(await textOf(app.page, '.mark-key')).not.to.match(/Off the vehicle|still loose/);
-    await leg(app.page, 'As built');
-    expect(await textOf(app.page, '.signed')).to.match(/seen by Bo/);
-    await leg(app.page, 'Job card');
-    const pages = async (): Promise<number> => {
-      const pdf = Buffer.from(await app.page.pdf({ format: 'A4' })).toString('latin1');
-      return (pdf.match(/\/Type\s*\/Page[^s]/g) ?? []).length;
-    };
-    const apprentice = await pages();
-    await app.page.$eval('input[value="practised"]', (i) => (i as HTMLElement).click());
-    await app.page.waitForSelector('.job-practised');
-    const practised = await pages();
-    expect(practised).to.be.within(1, 4);
-    expect(apprentice).to.be.greaterThan(practised);
-    expect(await stageLine(app)).to.match(/all \d+ steps done/);
-    expect(app.complaints).to.deep.equal([]);
-  });
-
-  it('no view of it has anything that axe finds, in either scheme, at a desk or on a phone', async () => {
-    for (const [view, device] of [
-      ['Steps', { dark: false }],
-      ['As built', { dark: true }],
-      ['Job card', { dark: false, width: 390, height: 844 }],
-      ['Own pace', { dark: true, width: 390, height: 844 }],
-      ['Steps', { dark: true, width: 390, height: 844 }],
-    ] as const) {
-      await setDevice(app.page, device);
-      await leg(app.page, view);
-      expect(await axeFindings(app.page, '#stage'), view).to.deep.equal([]);
-      const wide = await app.page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
-      expect(wide, `${view} is wider than the screen`).to.be.at.most(0);
-    }
+  it('is built, signed and printed', async () => {
+    await part(
+      'from the first to the last by the space bar, then every step is signed and the job card prints',
+      async () => {
+        await fill(app.page, 'At the bench', 'Ada');
+        await openStep(app, 'look-over');
+        await press(app.page, 'Stand view');
+        const done = await doneUntil(app, /^Label with volts/);
+        expect(done).to.be.greaterThan(60);
+        await app.page.keyboard.press('Space');
+        await app.page.keyboard.press('Escape');
+        await waitForLine(app, /all \d+ steps done/);
+        expect(await textOf(app.page, '.mark-key')).to.match(/Sealed: leads/);
+        expect(await textOf(app.page, '.mark-key')).not.to.match(/Off the vehicle|still loose/);
+        await leg(app.page, 'As built');
+        expect(await textOf(app.page, '.signed')).to.match(/seen by Bo/);
+        await leg(app.page, 'Job card');
+        const pages = async (): Promise<number> => {
+          const pdf = Buffer.from(await app.page.pdf({ format: 'A4' })).toString('latin1');
+          return (pdf.match(/\/Type\s*\/Page[^s]/g) ?? []).length;
+        };
+        const apprentice = await pages();
+        await app.page.$eval('input[value="practised"]', (i) => (i as HTMLElement).click());
+        await app.page.waitForSelector('.job-practised');
+        const practised = await pages();
+        expect(practised).to.be.within(1, 4);
+        expect(apprentice).to.be.greaterThan(practised);
+        expect(await stageLine(app)).to.match(/all \d+ steps done/);
+      },
+    );
+    await part('no view of it has anything that axe finds, in either scheme, at a desk or on a phone', async () => {
+      for (const [view, device] of [
+        ['Steps', { dark: false }],
+        ['As built', { dark: true }],
+        ['Job card', { dark: false, width: 390, height: 844 }],
+        ['Own pace', { dark: true, width: 390, height: 844 }],
+        ['Steps', { dark: true, width: 390, height: 844 }],
+      ] as const) {
+        await setDevice(app.page, device);
+        await leg(app.page, view);
+        expect(await axeFindings(app.page, '#stage'), view).to.deep.equal([]);
+        const wide = await app.page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
+        expect(wide, `${view} is wider than the screen`).to.be.at.most(0);
+      }
+    });
   });
 });

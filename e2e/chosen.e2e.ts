@@ -1,25 +1,9 @@
 import { expect } from 'chai';
-import {
-  axeFindings,
-  fill,
-  go,
-  pick,
-  press,
-  setDevice,
-  startApp,
-  textOf,
-  visit,
-  waitForText,
-  type App,
-} from './support/app.ts';
+import { axeFindings, fill, go, pick, press, setDevice, textOf, waitForText } from './support/app.ts';
+import { appAnew } from './support/anew.ts';
 
 describe('what is chosen is what is judged', () => {
-  let app: App;
-  before(async () => {
-    app = await startApp({ demo: true });
-    await visit(app, '/build/demo-mixte/brief');
-  });
-  after(() => app.close());
+  const app = appAnew('/build/demo-mixte/brief');
 
   const figure = async (id: string): Promise<number> =>
     parseFloat((await textOf(app.page, `[data-figure="${id}"] .big`)).replace(/[^\d.–]/g, ''));
@@ -99,6 +83,7 @@ describe('what is chosen is what is judged', () => {
   });
 
   it('a kit is judged again as it came', async () => {
+    await go(app, '/build/demo-mixte/drive');
     await app.page.click('.arrival summary');
     await fill(app.page, 'Axle, round', '16 mm');
     await fill(app.page, 'Washers, bore', '14 mm');
@@ -139,6 +124,5 @@ describe('what is chosen is what is judged', () => {
     expect(await axeFindings(app.page, '.part-form')).to.deep.equal([]);
     await press(app.page, 'Keep it');
     await app.page.waitForSelector('.part-form', { hidden: true });
-    expect(app.complaints).to.deep.equal([]);
   });
 });

@@ -16,6 +16,7 @@ import {
   waitForText,
   type App,
 } from './support/app.ts';
+import { appAnew } from './support/anew.ts';
 import { getRaw, putRaw } from './support/store.ts';
 
 const PIXEL = Buffer.from(
@@ -41,12 +42,7 @@ const nameField = (app: App): Promise<string> =>
   });
 
 describe('the gate, as a person meets it', () => {
-  let app: App;
-  before(async () => {
-    app = await startApp({ demo: true });
-    await visit(app, '/');
-  });
-  after(() => app.close());
+  const app = appAnew('/', { opens: true });
 
   it('a name can be emptied and typed anew; left empty, what was kept comes back', async () => {
     await visit(app, '/build/demo-box/brief');

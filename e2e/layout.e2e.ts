@@ -1,7 +1,8 @@
 import { expect } from 'chai';
 import { readFileSync, readdirSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { fill, leg, press, startApp, visit, waitForText, type App, go } from './support/app.ts';
+import { fill, leg, press, waitForText, type App, go } from './support/app.ts';
+import { appAnew } from './support/anew.ts';
 
 /** What the pack says of where it lies. */
 const lies = (app: App): Promise<string> => app.page.$eval('.pack-held', (g) => g.getAttribute('aria-valuetext') ?? '');
@@ -25,12 +26,7 @@ async function downloadedText(app: App, ending: string): Promise<string> {
 }
 
 describe('where the battery goes', () => {
-  let app: App;
-  before(async () => {
-    app = await startApp({ demo: true });
-    await visit(app, '/');
-  });
-  after(() => app.close());
+  const app = appAnew('/');
 
   it('moves by keyboard a millimetre at a time, keeps its spot, and goes back to the best', async () => {
     await go(app, '/build/demo-mixte/pack');
@@ -121,7 +117,6 @@ describe('where the battery goes', () => {
     await waitForText(app.page, '.drawing', /track 690/);
     await tool(app, 'Bar');
     await waitForText(app.page, '.bars', /straight bar/);
-    expect(app.complaints).to.deep.equal([]);
   });
 
   it('moves the suspension and slides the pack off', async () => {
@@ -224,7 +219,6 @@ describe('where the battery goes', () => {
     await waitForText(app.page, '.inside-sheet', /Taken from a photo: 4 corners/);
     await press(app.page, 'Go back to the measured sides');
     await waitForText(app.page, '.inside-sheet', /good to/);
-    expect(app.complaints).to.deep.equal([]);
   });
 
   it('reads a pack’s outline from an SVG, and refuses one that carries a script', async () => {
@@ -251,7 +245,6 @@ describe('where the battery goes', () => {
     await waitForText(app.page, '.outline-editor', /carries a script/);
     await input.uploadFile(good);
     await app.page.waitForFunction(() => document.querySelectorAll('.outline-pad circle').length === 6);
-    expect(app.complaints).to.deep.equal([]);
   });
 
   it('freezes the weight, counts what comes off, and shows what other wheels do', async () => {
@@ -266,6 +259,5 @@ describe('where the battery goes', () => {
     await leg(app.page, 'Other wheels');
     await fill(app.page, 'Rear tyre thought of', '37-559');
     await waitForText(app.page, '.plain-list', /Every gear goes at 9\d/);
-    expect(app.complaints).to.deep.equal([]);
   });
 });

@@ -15,12 +15,12 @@ import {
   pick,
   press,
   setDevice,
-  startApp,
   textOf,
   visit,
   waitForText,
   type App,
 } from './support/app.ts';
+import { appAnew, part } from './support/anew.ts';
 
 const line = (app: App, pattern: RegExp): Promise<string> => waitForText(app.page, '.decides', pattern);
 const views = ['Log', 'What rides told', 'Today', 'Upkeep', 'Handover and report', 'Half a year on'];
@@ -62,12 +62,7 @@ function mixteTakes(): (distanceM: number, climbM: number, times?: number) => nu
 }
 
 describe('the logbook', () => {
-  let app: App;
-  before(async () => {
-    app = await startApp({ demo: true });
-    await visit(app, '/build/demo-box/logbook');
-  });
-  after(() => app.close());
+  const app = appAnew('/build/demo-box/logbook');
 
   it('stands full of its half year, clean of axe in every view, light and dark, wide and narrow', async () => {
     await line(app, /482\skm in 54 rides/);
@@ -133,6 +128,7 @@ describe('the logbook', () => {
   });
 
   it('reminders leave as a calendar', async () => {
+    await leg(app.page, 'Upkeep');
     await press(app.page, 'Reminders as calendar');
     const text = readFileSync(await downloaded(app, '-upkeep.ics'), 'utf8');
     expect((text.match(/BEGIN:VEVENT/g) ?? []).length).to.be.greaterThan(6);
@@ -192,101 +188,100 @@ describe('the logbook', () => {
 });
 
 describe('a log begun', () => {
-  let app: App;
+  const app = appAnew('/build/demo-mixte/logbook');
   const takes = mixteTakes();
-  before(async () => {
-    app = await startApp({ demo: true });
-    await visit(app, '/build/demo-mixte/logbook');
-  });
-  after(() => app.close());
 
-  it('begins with a ride at the door, and says what does not read', async () => {
-    await line(app, /Nothing ridden yet/);
-    await fill(app.page, 'At the door', 'puncture');
-    await waitForText(app.page, '.door-read', /A puncture wants its wheel/);
-    await door(app, `9 km ${takes(9000, 40).toFixed(1)} Wh 15 °C 40 m 0 m/s to the ferry`);
-    await waitForText(app.page, '.log-lines', /Ride[\s\S]*9\.0\skm, to the ferry/);
-    await line(app, /9\skm in one ride/);
-    await door(app, 'charged 420 Wh 20 % 100 %');
-    await waitForText(app.page, '.log-lines', /420\sWh at the wall from 20\s% to 100\s%/);
-  });
-
-  it('ten rides in, by a table whose columns are told once, the forecast has narrowed and the odd one is explained', async () => {
-    const rows = Array.from({ length: 9 }, (_, i) => {
-      const [way, climb] = [6000 + 900 * i, 20 + 9 * i];
-      return `2026-0${4 + Math.floor(i / 4)}-1${i},${(way / 1000).toFixed(2)},${takes(way, climb, i === 6 ? 1.45 : 1).toFixed(1)},15,0,${climb},Round ${i}`;
+  it('rides typed, taken in from tables and a track, mended and taken out again', async () => {
+    await part('begins with a ride at the door, and says what does not read', async () => {
+      await line(app, /Nothing ridden yet/);
+      await fill(app.page, 'At the door', 'puncture');
+      await waitForText(app.page, '.door-read', /A puncture wants its wheel/);
+      await door(app, `9 km ${takes(9000, 40).toFixed(1)} Wh 15 °C 40 m 0 m/s to the ferry`);
+      await waitForText(app.page, '.log-lines', /Ride[\s\S]*9\.0\skm, to the ferry/);
+      await line(app, /9\skm in one ride/);
+      await door(app, 'charged 420 Wh 20 % 100 %');
+      await waitForText(app.page, '.log-lines', /420\sWh at the wall from 20\s% to 100\s%/);
     });
-    const file = join(app.downloads, 'rides.csv');
-    writeFileSync(file, ['when,km,juice,temp °C,wind m/s,climb m,route', ...rows].join('\n'));
-    await chooseFile(app, 'Table or track…', file);
-    await waitForText(app.page, '.mapping', /9 rows/);
-    await pick(app.page, 'What “juice” is', 'energyWh');
-    await press(app.page, 'Take them in');
-    await line(app, /in 10 rides/);
-    await leg(app.page, 'What rides told');
-    await waitForText(app.page, '.odd-list', /Round 6[\s\S]*Likeliest/);
-    const told = await waitForText(app.page, '.rides-view', /foretold to ±[\d.]+\s%; before any ride it was ±/);
-    const [now = 1, before = 0] = (/foretold to ±([\d.]+) %; before any ride it was ±([\d.]+)/.exec(told) ?? [])
-      .slice(1)
-      .map(Number);
-    expect(now).to.be.lessThan(before * 0.6);
-    await app.page.waitForFunction(
-      () =>
-        /from 9 rides/.test(document.querySelector('.tally')?.textContent ?? '') ||
-        /times in/.test(document.querySelector('.tally')?.textContent ?? ''),
+    await part(
+      'ten rides in, by a table whose columns are told once, the forecast has narrowed and the odd one is explained',
+      async () => {
+        const rows = Array.from({ length: 9 }, (_, i) => {
+          const [way, climb] = [6000 + 900 * i, 20 + 9 * i];
+          return `2026-0${4 + Math.floor(i / 4)}-1${i},${(way / 1000).toFixed(2)},${takes(way, climb, i === 6 ? 1.45 : 1).toFixed(1)},15,0,${climb},Round ${i}`;
+        });
+        const file = join(app.downloads, 'rides.csv');
+        writeFileSync(file, ['when,km,juice,temp °C,wind m/s,climb m,route', ...rows].join('\n'));
+        await chooseFile(app, 'Table or track…', file);
+        await waitForText(app.page, '.mapping', /9 rows/);
+        await pick(app.page, 'What “juice” is', 'energyWh');
+        await press(app.page, 'Take them in');
+        await line(app, /in 10 rides/);
+        await leg(app.page, 'What rides told');
+        await waitForText(app.page, '.odd-list', /Round 6[\s\S]*Likeliest/);
+        const told = await waitForText(app.page, '.rides-view', /foretold to ±[\d.]+\s%; before any ride it was ±/);
+        const [now = 1, before = 0] = (/foretold to ±([\d.]+) %; before any ride it was ±([\d.]+)/.exec(told) ?? [])
+          .slice(1)
+          .map(Number);
+        expect(now).to.be.lessThan(before * 0.6);
+        await app.page.waitForFunction(
+          () =>
+            /from 9 rides/.test(document.querySelector('.tally')?.textContent ?? '') ||
+            /times in/.test(document.querySelector('.tally')?.textContent ?? ''),
+        );
+        // The same heads again: what “juice” is is known.
+        await leg(app.page, 'Log');
+        await chooseFile(app, 'Table or track…', file);
+        await app.page.waitForFunction(() =>
+          [...document.querySelectorAll<HTMLSelectElement>('.mapping select')].some((s) => s.value === 'energyWh'),
+        );
+        await press(app.page, 'Take them in');
+        await waitForText(app.page, '.log-view', /0 rides kept, 9 were here already/);
+        await line(app, /in 10 rides/);
+      },
     );
-    // The same heads again: what “juice” is is known.
-    await leg(app.page, 'Log');
-    await chooseFile(app, 'Table or track…', file);
-    await app.page.waitForFunction(() =>
-      [...document.querySelectorAll<HTMLSelectElement>('.mapping select')].some((s) => s.value === 'energyWh'),
+    await part(
+      'refuses a damaged table by row and column, and a damaged track by line, and loses nothing',
+      async () => {
+        const bad = join(app.downloads, 'bad.csv');
+        writeFileSync(bad, 'when,km,energy Wh\n2026-05-01,10,80\n2026-05-02,ten,80\n');
+        await chooseFile(app, 'Table or track…', bad);
+        await press(app.page, 'Take them in');
+        await waitForText(app.page, '.problems', /row 3, column 2 “ten” is no figure/);
+        await press(app.page, 'Close');
+        await press(app.page, 'Leave it');
+        const gpx = join(app.downloads, 'bad.gpx');
+        writeFileSync(gpx, '<gpx><trk><trkseg>\n<trkpt lat="46" lon="x"><time>2026-05-01T08:00:00Z</time></trkpt>\n');
+        await chooseFile(app, 'Table or track…', gpx);
+        await waitForText(app.page, '.problems', /line 2, column \d+ point 1: “lon”/);
+        await press(app.page, 'Close');
+        await line(app, /in 10 rides/);
+      },
     );
-    await press(app.page, 'Take them in');
-    await waitForText(app.page, '.log-view', /0 rides kept, 9 were here already/);
-    await line(app, /in 10 rides/);
-  });
-
-  it('refuses a damaged table by row and column, and a damaged track by line, and loses nothing', async () => {
-    const bad = join(app.downloads, 'bad.csv');
-    writeFileSync(bad, 'when,km,energy Wh\n2026-05-01,10,80\n2026-05-02,ten,80\n');
-    await chooseFile(app, 'Table or track…', bad);
-    await press(app.page, 'Take them in');
-    await waitForText(app.page, '.problems', /row 3, column 2 “ten” is no figure/);
-    await press(app.page, 'Close');
-    await press(app.page, 'Leave it');
-    const gpx = join(app.downloads, 'bad.gpx');
-    writeFileSync(gpx, '<gpx><trk><trkseg>\n<trkpt lat="46" lon="x"><time>2026-05-01T08:00:00Z</time></trkpt>\n');
-    await chooseFile(app, 'Table or track…', gpx);
-    await waitForText(app.page, '.problems', /line 2, column \d+ point 1: “lon”/);
-    await press(app.page, 'Close');
-    await line(app, /in 10 rides/);
-  });
-
-  it('a track with times comes in as a ride, and rides leave as a table', async () => {
-    const rows = Array.from({ length: 900 }, (_, i) => {
-      const clock = new Date(Date.UTC(2026, 4, 3, 7, 0, i)).toISOString();
-      return `<trkpt lat="${(46 + i * 5e-5).toFixed(6)}" lon="-30"><ele>${(100 + 10 * Math.sin(i / 90)).toFixed(1)}</ele><time>${clock}</time></trkpt>`;
+    await part('a track with times comes in as a ride, and rides leave as a table', async () => {
+      const rows = Array.from({ length: 900 }, (_, i) => {
+        const clock = new Date(Date.UTC(2026, 4, 3, 7, 0, i)).toISOString();
+        return `<trkpt lat="${(46 + i * 5e-5).toFixed(6)}" lon="-30"><ele>${(100 + 10 * Math.sin(i / 90)).toFixed(1)}</ele><time>${clock}</time></trkpt>`;
+      });
+      const file = join(app.downloads, 'north.gpx');
+      writeFileSync(file, `<gpx><trk><name>North bank</name><trkseg>${rows.join('')}</trkseg></trk></gpx>`);
+      await chooseFile(app, 'Table or track…', file);
+      await line(app, /in 11 rides/);
+      await waitForText(app.page, '.log-lines', /5\.0\skm, North bank/);
+      await press(app.page, 'Rides as CSV');
+      const csv = readFileSync(await downloaded(app, '-rides.csv'), 'utf8');
+      expect(csv.split('\n').length).to.equal(12);
+      expect(csv).to.match(/North bank/);
     });
-    const file = join(app.downloads, 'north.gpx');
-    writeFileSync(file, `<gpx><trk><name>North bank</name><trkseg>${rows.join('')}</trkseg></trk></gpx>`);
-    await chooseFile(app, 'Table or track…', file);
-    await line(app, /in 11 rides/);
-    await waitForText(app.page, '.log-lines', /5\.0\skm, North bank/);
-    await press(app.page, 'Rides as CSV');
-    const csv = readFileSync(await downloaded(app, '-rides.csv'), 'utf8');
-    expect(csv.split('\n').length).to.equal(12);
-    expect(csv).to.match(/North bank/);
-  });
-
-  it('a line is put right in its form, taken out, and comes back by undo', async () => {
-    await app.page.$eval('.log-charge .log-open', (b) => (b as HTMLElement).click());
-    await fill(app.page, 'Energy at the wall', '430 Wh');
-    await press(app.page, 'Keep the line');
-    await waitForText(app.page, '.log-lines', /430\sWh at the wall/);
-    await app.page.$eval('.log-charge .log-forget', (b) => (b as HTMLElement).click());
-    await app.page.waitForFunction(() => !document.querySelector('.log-charge'));
-    await press(app.page, 'Undo');
-    await waitForText(app.page, '.log-lines', /430\sWh at the wall/);
+    await part('a line is put right in its form, taken out, and comes back by undo', async () => {
+      await app.page.$eval('.log-charge .log-open', (b) => (b as HTMLElement).click());
+      await fill(app.page, 'Energy at the wall', '430 Wh');
+      await press(app.page, 'Keep the line');
+      await waitForText(app.page, '.log-lines', /430\sWh at the wall/);
+      await app.page.$eval('.log-charge .log-forget', (b) => (b as HTMLElement).click());
+      await app.page.waitForFunction(() => !document.querySelector('.log-charge'));
+      await press(app.page, 'Undo');
+      await waitForText(app.page, '.log-lines', /430\sWh at the wall/);
+    });
   });
 
   it('a fault logged of a part is seen where the next build chooses it', async () => {

@@ -45,10 +45,14 @@ describe('the app without its server', () => {
   });
 
   it('says that it is offline, and that all works on', async () => {
+    await visit(app, '/');
     await app.page.setOfflineMode(true);
-    await go(app, '/build/demo-trike/brief');
-    await waitForText(app.page, '.rail', /Offline: all of it works on/);
-    await app.page.setOfflineMode(false);
+    try {
+      await go(app, '/build/demo-trike/brief');
+      await waitForText(app.page, '.rail', /Offline: all of it works on/);
+    } finally {
+      await app.page.setOfflineMode(false);
+    }
     await app.page.waitForFunction(() => document.querySelector('.offline-sign') === null);
   });
 

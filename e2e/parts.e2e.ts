@@ -11,24 +11,26 @@ import {
   pick,
   press,
   setDevice,
-  startApp,
   textOf,
-  visit,
   waitForText,
-  type App,
 } from './support/app.ts';
+import { appAnew, part } from './support/anew.ts';
 
 describe('parts', () => {
-  let app: App;
-  before(async () => {
-    app = await startApp({ demo: true });
-    await visit(app, '/build/demo-mixte/parts');
-  });
-  after(() => app.close());
+  const app = appAnew('/build/demo-mixte/parts');
 
   const number = (text: string): number => parseFloat(text.replace(/[^\d.]/g, ''));
   const rows = (): Promise<string[]> =>
     app.page.$$eval('.bill-line', (list) => list.map((r) => (r as HTMLElement).innerText));
+
+  const sheet = (words: string): Promise<void> =>
+    app.page.$$eval(
+      '.mantine-SegmentedControl-label',
+      (all, wanted) => {
+        (all.find((l) => l.textContent === wanted) as HTMLElement | undefined)?.click();
+      },
+      words,
+    );
 
   it('the bill draws itself up from the plan, and comes to the tally’s price', async () => {
     await waitForText(app.page, '#bill', /The bill/);
@@ -56,101 +58,156 @@ describe('parts', () => {
     await waitForText(app.page, '#group-had', /Had/);
   });
 
-  it('asks the counter, which says that it is a stand-in, and finds the cheapest ways', async () => {
-    await leg(app.page, 'Suppliers');
-    await press(app.page, 'Ask the parts counter');
-    await waitForText(app.page, '.counter-says', /prices of 4 invented suppliers/);
-    expect(await axeFindings(app.page)).to.deep.equal([]);
-    await leg(app.page, 'Buying');
-    await app.page.waitForSelector('.way');
-    const totals = await app.page.$$eval('.way-total', (list) => list.map((t) => t.textContent ?? ''));
-    expect(totals.map(number)).to.deep.equal([...totals.map(number)].sort((a, b) => a - b));
-    await waitForText(app.page, '.buying-notes', /Without[\s\S]*sooner/);
-    expect(await axeFindings(app.page)).to.deep.equal([]);
-  });
-
-  it('an order split over suppliers stands in the bill; one part comes, one at fault goes back', async () => {
-    const senders = await app.page.$$eval('.way:first-of-type li strong', (list) => list.map((s) => s.textContent));
-    expect(senders.length).to.be.greaterThan(1);
-    await press(app.page, 'Mark as ordered like this');
-    // An order for each supplier, a page each.
-    await app.page.waitForFunction(
-      (count) => document.querySelectorAll('.order-page').length === count,
-      {},
-      senders.length,
-    );
-    const pdf = Buffer.from(await app.page.pdf({ format: 'A4' })).toString('latin1');
-    expect((pdf.match(/\/Type\s*\/Page[^s]/g) ?? []).length).to.equal(senders.length);
-    await leg(app.page, 'The bill');
-    await waitForText(app.page, '#group-way', /On its way/);
-    await leg(app.page, 'Unpacking');
-    await waitForText(app.page, '.unpack', /Kettle 36/);
-    // The kit’s box is ticked off thing by thing.
-    await app.page.$eval('.box-list', (box) => box.setAttribute('open', ''));
-    await pick(app.page, 'Axle nuts in the box', 'present');
-    await pick(app.page, 'Display in the box', 'missing');
-    await waitForText(app.page, '.box-list summary', /2 of \d+ looked for, 1 missing/);
-    const put = (what: RegExp, to: string): Promise<void> =>
-      app.page.$$eval(
-        '.unpack > li',
-        (list, source, value) => {
-          const line = list.find((l) => new RegExp(source).test(l.querySelector('h3')?.textContent ?? ''));
-          line?.querySelector<HTMLInputElement>(`input[value="${value}"]`)?.click();
-        },
-        what.source,
-        to,
-      );
-    await put(/Kettle/, 'checked');
-    await put(/Torque arm/, 'faulty');
-    await waitForText(app.page, '.unpack .edge-stop', /Torque arm/);
-    expect(await axeFindings(app.page)).to.deep.equal([]);
-    const calendar = async (): Promise<string> => {
-      await leg(app.page, 'The bill');
-      await press(app.page, 'Days for the calendar');
-      return readFile(await downloaded(app, '.ics'), 'utf8');
-    };
-    const days = await calendar();
-    expect(days).to.match(/^BEGIN:VCALENDAR/);
-    expect(days).to.match(/SUMMARY:.* should come/);
-    await leg(app.page, 'Unpacking');
-    await put(/Torque arm/, 'returned');
-    await leg(app.page, 'The bill');
-    // Sent back, it is still wanted: it counts among what is to come.
-    await waitForText(app.page, '#group-here', /Here/);
-    expect(number(/Still to come\s*(\S+)/.exec(await textOf(app.page, '.sums'))?.[1] ?? '')).to.be.greaterThan(0);
-    await press(app.page, 'Save as CSV');
-    const text = await readFile(await downloaded(app, 'bill.csv'), 'utf8');
-    expect(text.split('\r\n')[0]).to.match(/^part,name,place,count,price/);
-    expect(text).to.match(/kettle-36-13,.*,checked,/);
-    expect(text).to.match(/torque-arm.*sent back/);
-  });
-
-  it('what is missing from the kit’s box is a finding with whom to write to, until when', async () => {
-    await leg(app.page, 'Unpacking');
-    await app.page.waitForSelector('.unpack');
-    await app.page.click('.unpack a');
-    await app.page.waitForSelector('#as-it-came[open]');
-    await waitForText(app.page, 'main', /1 thing of its box missing or at fault/);
-    await go(app, '/build/demo-mixte/parts');
-    await leg(app.page, 'The bill');
-  });
-
-  it('another kit loses nothing of it: what came for the old one is said to be over', async () => {
-    await go(app, '/build/demo-mixte/drive');
-    await app.page.waitForSelector('.candidates[aria-busy="false"] .candidate');
-    await app.page.$$eval('.candidate button, button.candidate', (all) => {
-      const other = all.find(
-        (b) => b.getAttribute('aria-pressed') !== 'true' && !/Otter R250/.test(b.textContent ?? ''),
-      );
-      (other as HTMLElement | undefined)?.click();
+  it('an order: asked for, split over suppliers, unpacked, changed, come, and asked for in an invoice', async () => {
+    await part('asks the counter, which says that it is a stand-in, and finds the cheapest ways', async () => {
+      await leg(app.page, 'Suppliers');
+      await press(app.page, 'Ask the parts counter');
+      await waitForText(app.page, '.counter-says', /prices of 4 invented suppliers/);
+      expect(await axeFindings(app.page)).to.deep.equal([]);
+      await leg(app.page, 'Buying');
+      await app.page.waitForSelector('.way');
+      const totals = await app.page.$$eval('.way-total', (list) => list.map((t) => t.textContent ?? ''));
+      expect(totals.map(number)).to.deep.equal([...totals.map(number)].sort((a, b) => a - b));
+      await waitForText(app.page, '.buying-notes', /Without[\s\S]*sooner/);
+      expect(await axeFindings(app.page)).to.deep.equal([]);
     });
-    await go(app, '/build/demo-mixte/parts');
-    const left = await waitForText(app.page, '#group-left', /No longer wanted/);
-    expect(left).to.match(/No longer wanted/);
-    expect((await rows()).some((r) => /Otter R250[\s\S]*cancel it or send it back/.test(r))).to.equal(true);
-    await press(app.page, 'Undo');
-    await app.page.waitForFunction(() => !document.querySelector('#group-left'));
-    expect((await rows()).some((r) => /Kettle 36/.test(r))).to.equal(true);
+    await part('an order split over suppliers stands in the bill; one part comes, one at fault goes back', async () => {
+      const senders = await app.page.$$eval('.way:first-of-type li strong', (list) => list.map((s) => s.textContent));
+      expect(senders.length).to.be.greaterThan(1);
+      await press(app.page, 'Mark as ordered like this');
+      // An order for each supplier, a page each.
+      await app.page.waitForFunction(
+        (count) => document.querySelectorAll('.order-page').length === count,
+        {},
+        senders.length,
+      );
+      const pdf = Buffer.from(await app.page.pdf({ format: 'A4' })).toString('latin1');
+      expect((pdf.match(/\/Type\s*\/Page[^s]/g) ?? []).length).to.equal(senders.length);
+      await leg(app.page, 'The bill');
+      await waitForText(app.page, '#group-way', /On its way/);
+      await leg(app.page, 'Unpacking');
+      await waitForText(app.page, '.unpack', /Kettle 36/);
+      // The kit’s box is ticked off thing by thing.
+      await app.page.$eval('.box-list', (box) => box.setAttribute('open', ''));
+      await pick(app.page, 'Axle nuts in the box', 'present');
+      await pick(app.page, 'Display in the box', 'missing');
+      await waitForText(app.page, '.box-list summary', /2 of \d+ looked for, 1 missing/);
+      const put = (what: RegExp, to: string): Promise<void> =>
+        app.page.$$eval(
+          '.unpack > li',
+          (list, source, value) => {
+            const line = list.find((l) => new RegExp(source).test(l.querySelector('h3')?.textContent ?? ''));
+            line?.querySelector<HTMLInputElement>(`input[value="${value}"]`)?.click();
+          },
+          what.source,
+          to,
+        );
+      await put(/Kettle/, 'checked');
+      await put(/Torque arm/, 'faulty');
+      await waitForText(app.page, '.unpack .edge-stop', /Torque arm/);
+      expect(await axeFindings(app.page)).to.deep.equal([]);
+      const calendar = async (): Promise<string> => {
+        await leg(app.page, 'The bill');
+        await press(app.page, 'Days for the calendar');
+        return readFile(await downloaded(app, '.ics'), 'utf8');
+      };
+      const days = await calendar();
+      expect(days).to.match(/^BEGIN:VCALENDAR/);
+      expect(days).to.match(/SUMMARY:.* should come/);
+      await leg(app.page, 'Unpacking');
+      await put(/Torque arm/, 'returned');
+      await leg(app.page, 'The bill');
+      // Sent back, it is still wanted: it counts among what is to come.
+      await waitForText(app.page, '#group-here', /Here/);
+      expect(number(/Still to come\s*(\S+)/.exec(await textOf(app.page, '.sums'))?.[1] ?? '')).to.be.greaterThan(0);
+      await press(app.page, 'Save as CSV');
+      const text = await readFile(await downloaded(app, 'bill.csv'), 'utf8');
+      expect(text.split('\r\n')[0]).to.match(/^part,name,place,count,price/);
+      expect(text).to.match(/kettle-36-13,.*,checked,/);
+      expect(text).to.match(/torque-arm.*sent back/);
+    });
+    await part('what is missing from the kit’s box is a finding with whom to write to, until when', async () => {
+      await leg(app.page, 'Unpacking');
+      await app.page.waitForSelector('.unpack');
+      await app.page.click('.unpack a');
+      await app.page.waitForSelector('#as-it-came[open]');
+      await waitForText(app.page, 'main', /1 thing of its box missing or at fault/);
+      await go(app, '/build/demo-mixte/parts');
+      await leg(app.page, 'The bill');
+    });
+    await part('another kit loses nothing of it: what came for the old one is said to be over', async () => {
+      await go(app, '/build/demo-mixte/drive');
+      await app.page.waitForSelector('.candidates[aria-busy="false"] .candidate');
+      await app.page.$$eval('.candidate button, button.candidate', (all) => {
+        const other = all.find(
+          (b) => b.getAttribute('aria-pressed') !== 'true' && !/Otter R250/.test(b.textContent ?? ''),
+        );
+        (other as HTMLElement | undefined)?.click();
+      });
+      await go(app, '/build/demo-mixte/parts');
+      const left = await waitForText(app.page, '#group-left', /No longer wanted/);
+      expect(left).to.match(/No longer wanted/);
+      expect((await rows()).some((r) => /Otter R250[\s\S]*cancel it or send it back/.test(r))).to.equal(true);
+      await press(app.page, 'Undo');
+      await app.page.waitForFunction(() => !document.querySelector('#group-left'));
+      expect((await rows()).some((r) => /Kettle 36/.test(r))).to.equal(true);
+    });
+    await part('an order goes on as simulated days pass, and says that they are a stand-in’s', async () => {
+      await leg(app.page, 'Buying');
+      await app.page.waitForSelector('.order-page');
+      const orders = await app.page.$$eval('.order-page', (list) => list.length);
+      await press(app.page, 'Ask how they stand');
+      await waitForText(app.page, '.standing-says', /0 come[\s\S]*stand-in/);
+      for (let day = 0; day < 60 && (await app.page.$('.order-page')) !== null; day++) {
+        const said = await textOf(app.page, '.standing-says');
+        await press(app.page, 'A simulated day later');
+        await app.page
+          .waitForFunction(
+            (before) => {
+              const says = document.querySelector('.standing-says')?.textContent;
+              return says === undefined || says !== before;
+            },
+            { timeout: 5000 },
+            said,
+          )
+          .catch(() => undefined);
+      }
+      expect(orders).to.be.greaterThan(0);
+      expect(await app.page.$('.order-page')).to.equal(null);
+      await leg(app.page, 'The bill');
+      await waitForText(app.page, '#group-here', /Here/);
+    });
+    await part('an invoice asks for what is here and the hours as worked, less what was paid', async () => {
+      await leg(app.page, 'Quotation');
+      await sheet('Invoice');
+      await fill(app.page, 'Hours as worked', '2');
+      await fill(app.page, 'Paid already, EUR', '50');
+      await waitForText(app.page, '.quotation', /Invoice[\s\S]*2\.0 h[\s\S]*Paid on ordering\s*\S*50[\s\S]*To be paid/);
+      expect(await axeFindings(app.page)).to.deep.equal([]);
+      await sheet('Quotation');
+      await waitForText(app.page, '.quotation', /Asked on ordering/);
+    });
+    await part('is as good in the dark and on a phone', async () => {
+      for (const words of [
+        'The bill',
+        'Time',
+        'Tools',
+        'Buying',
+        'Suppliers',
+        'Unpacking',
+        'What it costs',
+        'Quotation',
+      ]) {
+        await leg(app.page, words);
+        for (const device of [{ dark: true }, { width: 390, height: 844 }]) {
+          await setDevice(app.page, device);
+          expect(await axeFindings(app.page), `${words} ${JSON.stringify(device)}`).to.deep.equal([]);
+          const wide = await app.page.evaluate(() => document.documentElement.scrollWidth - innerWidth);
+          expect(wide, words).to.be.at.most(0);
+        }
+        await setDevice(app.page, {});
+      }
+    });
   });
 
   it('a price list is brought in; a row that is not understood is named, the others are taken', async () => {
@@ -227,32 +284,6 @@ describe('parts', () => {
     await waitForText(app.page, '.bench-list', /Battery in last/);
   });
 
-  it('an order goes on as simulated days pass, and says that they are a stand-in’s', async () => {
-    await leg(app.page, 'Buying');
-    await app.page.waitForSelector('.order-page');
-    const orders = await app.page.$$eval('.order-page', (list) => list.length);
-    await press(app.page, 'Ask how they stand');
-    await waitForText(app.page, '.standing-says', /0 come[\s\S]*stand-in/);
-    for (let day = 0; day < 60 && (await app.page.$('.order-page')) !== null; day++) {
-      const said = await textOf(app.page, '.standing-says');
-      await press(app.page, 'A simulated day later');
-      await app.page
-        .waitForFunction(
-          (before) => {
-            const says = document.querySelector('.standing-says')?.textContent;
-            return says === undefined || says !== before;
-          },
-          { timeout: 5000 },
-          said,
-        )
-        .catch(() => undefined);
-    }
-    expect(orders).to.be.greaterThan(0);
-    expect(await app.page.$('.order-page')).to.equal(null);
-    await leg(app.page, 'The bill');
-    await waitForText(app.page, '#group-here', /Here/);
-  });
-
   it('a price somebody was told is noted with who asks it', async () => {
     await leg(app.page, 'Suppliers');
     await fill(app.page, 'Who asks it', 'Corner Forge');
@@ -261,26 +292,6 @@ describe('parts', () => {
     await fill(app.page, 'Each, EUR', '12.5');
     await press(app.page, 'Note this price');
     await waitForText(app.page, 'table.bill', /Corner Forge/);
-  });
-
-  const sheet = (words: string): Promise<void> =>
-    app.page.$$eval(
-      '.mantine-SegmentedControl-label',
-      (all, wanted) => {
-        (all.find((l) => l.textContent === wanted) as HTMLElement | undefined)?.click();
-      },
-      words,
-    );
-
-  it('an invoice asks for what is here and the hours as worked, less what was paid', async () => {
-    await leg(app.page, 'Quotation');
-    await sheet('Invoice');
-    await fill(app.page, 'Hours as worked', '2');
-    await fill(app.page, 'Paid already, EUR', '50');
-    await waitForText(app.page, '.quotation', /Invoice[\s\S]*2\.0 h[\s\S]*Paid on ordering\s*\S*50[\s\S]*To be paid/);
-    expect(await axeFindings(app.page)).to.deep.equal([]);
-    await sheet('Quotation');
-    await waitForText(app.page, '.quotation', /Asked on ordering/);
   });
 
   it('a quotation adds up and prints on its page', async () => {
@@ -296,28 +307,5 @@ describe('parts', () => {
     const pdf = Buffer.from(await app.page.pdf({ format: 'A4' })).toString('latin1');
     expect((pdf.match(/\/Type\s*\/Page[^s]/g) ?? []).length).to.equal(1);
     await app.page.emulateMediaType('screen');
-  });
-
-  it('is as good in the dark and on a phone', async () => {
-    for (const words of [
-      'The bill',
-      'Time',
-      'Tools',
-      'Buying',
-      'Suppliers',
-      'Unpacking',
-      'What it costs',
-      'Quotation',
-    ]) {
-      await leg(app.page, words);
-      for (const device of [{ dark: true }, { width: 390, height: 844 }]) {
-        await setDevice(app.page, device);
-        expect(await axeFindings(app.page), `${words} ${JSON.stringify(device)}`).to.deep.equal([]);
-        const wide = await app.page.evaluate(() => document.documentElement.scrollWidth - innerWidth);
-        expect(wide, words).to.be.at.most(0);
-      }
-      await setDevice(app.page, {});
-    }
-    expect(app.complaints).to.deep.equal([]);
   });
 });

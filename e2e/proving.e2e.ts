@@ -9,13 +9,13 @@ import {
   leg,
   press,
   setDevice,
-  startApp,
   textOf,
   visit,
   waitForText,
   type App,
 } from './support/app.ts';
-import { getRaw, putRaw } from './support/store.ts';
+import { appAnew, part } from './support/anew.ts';
+import { getRaw } from './support/store.ts';
 
 const line = (app: App, pattern: RegExp): Promise<string> => waitForText(app.page, '.decides', pattern);
 const standTitle = (app: App): Promise<string> => textOf(app.page, '.stand h2');
@@ -56,20 +56,7 @@ async function standKey(app: App, key: 'Space' | 'PageDown', done: RegExp): Prom
 }
 
 describe('proving', () => {
-  let app: App;
-  let asLaidOut: Record<string, unknown>[] = [];
-  before(async () => {
-    app = await startApp({ demo: true });
-    await visit(app, '/');
-    asLaidOut = await getRaw(app, 'builds');
-  });
-  // Each test begins with the demo's build as it was laid out, whatever became of the one before.
-  beforeEach(async () => {
-    await app.page.goto(`${app.url}/mark.svg`);
-    await putRaw(app, 'builds', asLaidOut);
-    await visit(app, '/build/demo-gravel/proving');
-  });
-  after(() => app.close());
+  const app = appAnew('/build/demo-gravel/proving');
 
   it('says where it stands: gates as a road, the next test, clean of axe light and dark, narrow and wide', async () => {
     await line(app, /41 of 60 tried, next: top speed on the flat, half empty/);
@@ -270,12 +257,7 @@ describe('proving', () => {
 });
 
 describe('live ride', () => {
-  let app: App;
-  before(async () => {
-    app = await startApp({ demo: true });
-    await visit(app, '/build/demo-mixte/live');
-  });
-  after(() => app.close());
+  const app = appAnew('/build/demo-mixte/live', { mayComplain: /Failed to load resource|ERR_CONNECTION|net::/ });
   const dial = (name: string): Promise<string> =>
     app.page.$$eval(
       '.dial',
@@ -283,61 +265,61 @@ describe('live ride', () => {
       name,
     );
 
-  it('streams, says so when the stream drops, goes on where it was, and can be kept', async () => {
-    await waitForText(app.page, 'main', /stand-in/);
-    await app.page.$$eval('.live-bar label', (all) =>
-      (all.find((l) => l.textContent === '60 ×') as HTMLElement).click(),
-    );
-    await press(app.page, 'Ride');
-    await waitForText(app.page, '.live-state', /readings come/);
-    const far = async (): Promise<number> =>
-      Number(/([\d.]+)\s*km of/.exec(await textOf(app.page, '.live-left'))?.[1] ?? 0);
-    await waitForText(app.page, '.live-left', /(?:[1-9]|0\.[3-9])[\d.]*\s*km of/);
-    await app.stopServer();
-    await waitForText(app.page, '.live-state', /the stream is lost/);
-    // What came stays on the page.
-    const held = await far();
-    expect(held).to.be.greaterThan(0);
-    expect(await dial('Volts')).to.match(/\d/);
-    expect(await axeFindings(app.page)).to.deep.equal([]);
-    await app.startServer();
-    await waitForText(app.page, '.live-state', /readings come|the ride is over/);
-    await app.page.waitForFunction(
-      (was) =>
-        Number(/([\d.]+)\s*km of/.exec((document.querySelector('.live-left') as HTMLElement).innerText)?.[1] ?? 0) >
-        was,
-      {},
-      held,
-    );
-    await press(app.page, 'End the ride').catch(() => undefined);
-    await waitForText(app.page, '.live-state', /the ride is over/);
-    await press(app.page, 'Keep in the logbook');
-    await waitForText(app.page, 'main', /Rides kept[\s\S]*from the stand-in/);
-    await setDevice(app.page, { width: 390, height: 844, dark: true });
-    expect(await axeFindings(app.page)).to.deep.equal([]);
-    await setDevice(app.page, {});
-  });
-
-  it('a ride goes out as a table and comes back, a damaged one is refused by row and column', async () => {
-    await press(app.page, 'CSV');
-    const path = await downloaded(app, '.csv');
-    const text = readFileSync(path, 'utf8');
-    expect(text).to.match(/^time s,distance m,speed km\/h/);
-    await chooseFile(app, 'Ride from a file', path);
-    await waitForText(app.page, '.live-state', /ridden again from a file/);
-    await press(app.page, 'To its end');
-    await waitForText(app.page, '.live-state', /read from a file/);
-    const broken = join(app.downloads, 'broken.csv');
-    writeFileSync(
-      broken,
-      text
-        .split('\n')
-        .map((l, i) => (i === 5 ? l.replace(/[\d.]+/, 'oops') : l))
-        .join('\n'),
-    );
-    await chooseFile(app, 'Ride from a file', broken);
-    await waitForText(app.page, '[role="alert"]', /row 6, column 1: “oops” is no figure/);
-    await waitForText(app.page, '.live-state', /read from a file/);
-    expect(app.complaints.filter((c) => !/Failed to load resource|ERR_CONNECTION|net::/.test(c))).to.deep.equal([]);
+  it('streams, says so when the stream drops, is kept, goes out as a table and comes back', async () => {
+    await part('streams, says so when the stream drops, goes on where it was, and can be kept', async () => {
+      await waitForText(app.page, 'main', /stand-in/);
+      await app.page.$$eval('.live-bar label', (all) =>
+        (all.find((l) => l.textContent === '60 ×') as HTMLElement).click(),
+      );
+      await press(app.page, 'Ride');
+      await waitForText(app.page, '.live-state', /readings come/);
+      const far = async (): Promise<number> =>
+        Number(/([\d.]+)\s*km of/.exec(await textOf(app.page, '.live-left'))?.[1] ?? 0);
+      await waitForText(app.page, '.live-left', /(?:[1-9]|0\.[3-9])[\d.]*\s*km of/);
+      await app.stopServer();
+      await waitForText(app.page, '.live-state', /the stream is lost/);
+      // What came stays on the page.
+      const held = await far();
+      expect(held).to.be.greaterThan(0);
+      expect(await dial('Volts')).to.match(/\d/);
+      expect(await axeFindings(app.page)).to.deep.equal([]);
+      await app.startServer();
+      await waitForText(app.page, '.live-state', /readings come|the ride is over/);
+      await app.page.waitForFunction(
+        (was) =>
+          Number(/([\d.]+)\s*km of/.exec((document.querySelector('.live-left') as HTMLElement).innerText)?.[1] ?? 0) >
+          was,
+        {},
+        held,
+      );
+      await press(app.page, 'End the ride').catch(() => undefined);
+      await waitForText(app.page, '.live-state', /the ride is over/);
+      await press(app.page, 'Keep in the logbook');
+      await waitForText(app.page, 'main', /Rides kept[\s\S]*from the stand-in/);
+      await setDevice(app.page, { width: 390, height: 844, dark: true });
+      expect(await axeFindings(app.page)).to.deep.equal([]);
+      await setDevice(app.page, {});
+    });
+    await part('a ride goes out as a table and comes back, a damaged one is refused by row and column', async () => {
+      await press(app.page, 'CSV');
+      const path = await downloaded(app, '.csv');
+      const text = readFileSync(path, 'utf8');
+      expect(text).to.match(/^time s,distance m,speed km\/h/);
+      await chooseFile(app, 'Ride from a file', path);
+      await waitForText(app.page, '.live-state', /ridden again from a file/);
+      await press(app.page, 'To its end');
+      await waitForText(app.page, '.live-state', /read from a file/);
+      const broken = join(app.downloads, 'broken.csv');
+      writeFileSync(
+        broken,
+        text
+          .split('\n')
+          .map((l, i) => (i === 5 ? l.replace(/[\d.]+/, 'oops') : l))
+          .join('\n'),
+      );
+      await chooseFile(app, 'Ride from a file', broken);
+      await waitForText(app.page, '[role="alert"]', /row 6, column 1: “oops” is no figure/);
+      await waitForText(app.page, '.live-state', /read from a file/);
+    });
   });
 });

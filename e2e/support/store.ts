@@ -104,3 +104,62 @@ export async function getRaw(app: App, table: string): Promise<Record<string, un
     table,
   );
 }
+
+/** What a browser keeps for the app: the store's tables, row by row, and the two small stores beside it. */
+export interface Kept {
+  tables?: Record<string, unknown[]>;
+  small?: Record<string, string>;
+}
+
+/** All that is kept, to be laid back with `layBack`. */
+export async function keptOf(app: App): Promise<Kept> {
+  return app.page.evaluate(
+    () =>
+      new Promise<Kept>((done, failed) => {
+        const opening = indexedDB.open('jolly-sprocket');
+        opening.onerror = () => failed(new Error('the store does not open'));
+        opening.onsuccess = () => {
+          const db = opening.result;
+          const reading = db.transaction([...db.objectStoreNames]);
+          const tables: Record<string, unknown[]> = {};
+          for (const name of db.objectStoreNames) {
+            const all = reading.objectStore(name).getAll();
+            all.onsuccess = () => (tables[name] = all.result);
+          }
+          reading.onabort = () => failed(reading.error ?? new Error('the store does not read'));
+          reading.oncomplete = () => {
+            db.close();
+            done({ tables, small: { ...localStorage } });
+          };
+        };
+      }),
+  );
+}
+
+/** Lays back what was kept, and nothing else: called on a page that runs nothing of the app. */
+export async function layBack(app: App, kept: Kept): Promise<void> {
+  await app.page.evaluate(
+    ({ tables = {}, small = {} }) =>
+      new Promise<void>((done, failed) => {
+        sessionStorage.clear();
+        localStorage.clear();
+        for (const [key, value] of Object.entries(small)) localStorage.setItem(key, value);
+        const opening = indexedDB.open('jolly-sprocket');
+        opening.onerror = () => failed(new Error('the store does not open'));
+        opening.onsuccess = () => {
+          const db = opening.result;
+          const change = db.transaction([...db.objectStoreNames], 'readwrite');
+          for (const name of db.objectStoreNames) {
+            change.objectStore(name).clear();
+            for (const row of tables[name] ?? []) change.objectStore(name).put(row);
+          }
+          change.onabort = () => failed(change.error ?? new Error('the store refused'));
+          change.oncomplete = () => {
+            db.close();
+            done();
+          };
+        };
+      }),
+    kept as { tables?: Record<string, never[]>; small?: Record<string, string> },
+  );
+}
