@@ -111,7 +111,7 @@ export {
   trailerBrakes,
 } from './build/brief.ts';
 export { type Arrival } from './build/arrivals.ts';
-export { type Build, newBuild } from './build/build.ts';
+export { type Build, newBuild, withoutLog } from './build/build.ts';
 export { type Choice } from './build/choice.ts';
 export { type Fix } from './build/fixes.ts';
 export { type Clash, type MergeStep, mergeBuilds, withValueAt } from './build/merge.ts';

@@ -32,9 +32,13 @@ const FOLLOWS = new Set(['tuned.rides']);
 const isBranch = (value: unknown): value is Branch =>
   typeof value === 'object' && value !== null && !Array.isArray(value);
 
+/** A path of plain steps as text; one that goes through a row's entry has none. */
+const dotted = (path: readonly MergeStep[]): string =>
+  path.every((step) => typeof step !== 'object') ? path.join('.') : '';
+
 /** A measurement, a tyre or an answer goes with how it was come by. */
 const isWhole = (path: readonly MergeStep[], value: unknown): boolean =>
-  WHOLE.has(path.join('.')) || (isBranch(value) && ('provenance' in value || 'beadM' in value));
+  WHOLE.has(dotted(path)) || (isBranch(value) && ('provenance' in value || 'beadM' in value));
 
 /** The name an entry of a row goes by; null for rows whose entries have none. */
 export function keyOf(entry: unknown): string | null {
@@ -66,10 +70,10 @@ function merge(base: unknown, mine: unknown, theirs: unknown, path: MergeStep[],
   if (path.length === 1 && typeof last === 'string' && STAMPS.has(last)) return theirs;
   if (equal(base, theirs) || equal(mine, theirs)) return mine;
   if (equal(base, mine)) return theirs;
-  if (FOLLOWS.has(path.join('.'))) return mine;
+  if (FOLLOWS.has(dotted(path))) return mine;
   if (isBranch(mine) && isBranch(theirs) && !isWhole(path, mine) && !isWhole(path, theirs))
     return mergeBranch(isBranch(base) ? base : {}, mine, theirs, path, clashes);
-  if (Array.isArray(mine) && Array.isArray(theirs) && Array.isArray(base) && !WHOLE.has(path.join('.'))) {
+  if (Array.isArray(mine) && Array.isArray(theirs) && Array.isArray(base) && !WHOLE.has(dotted(path))) {
     const merged = mergeRows(base, mine, theirs, path, clashes);
     if (merged) return merged;
   }

@@ -1,5 +1,7 @@
 import { expect } from 'chai';
+import { demoBuild } from '../../test/demoBuild.ts';
 import { contextOf, kitNamed, measure, world } from '../../test/world.ts';
+import { withoutLog } from '../build/build.ts';
 import { kitPeakTorque } from '../drive/kitTorque.ts';
 import { judgeAbout } from '../fit/judge.ts';
 import { coldFactor, nominalWh } from '../pack/battery.ts';
@@ -8,7 +10,9 @@ import { voltsSuit } from '../pack/volts.ts';
 import { startGrade, steadySpeed } from '../ride/steady.ts';
 import { systemOf } from '../vehicle/system.ts';
 import { verdictRank } from '../verdict.ts';
+import { starterShelf } from '../parts/shelf/starterShelf.ts';
 import { judgeCandidates, referencePack } from './candidates.ts';
+import { planContext } from './context.ts';
 
 const w = world({ pack: 'kettle-36-13' });
 const context = contextOf(w);
@@ -128,5 +132,17 @@ describe('every pack on this build', () => {
     expect(others.length, 'some that do not suit are too big').to.be.greaterThan(0);
     for (const p of suited) expect(p.placement.missing, p.pack.id).not.to.equal(null);
     for (const p of others) expect(p.placement.missing, p.pack.id).to.equal(null);
+  });
+});
+
+describe('a build without its log', () => {
+  it('is judged as with it, candidate for candidate', () => {
+    const box = demoBuild('box');
+    expect(box.log.entries.length).to.be.greaterThan(50);
+    const bare = withoutLog(box);
+    expect(bare.log.entries).to.deep.equal([]);
+    const judged = (build: typeof box): unknown =>
+      JSON.parse(JSON.stringify(judgeCandidates(planContext(build, starterShelf))));
+    expect(judged(bare)).to.deep.equal(judged(box));
   });
 });

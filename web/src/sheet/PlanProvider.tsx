@@ -5,6 +5,7 @@ import {
   planInSteps,
   starterShelf,
   wholePlan,
+  withoutLog,
   withParts,
   type Build,
   type BuildPlan,
@@ -110,7 +111,7 @@ export function PlanProvider({ children }: { children: ReactNode }) {
       for (let job: Job | null = start; job;) {
         let found: Candidates;
         try {
-          found = await coreWorker().candidates(job.build, job.own);
+          found = await coreWorker().candidates(withoutLog(job.build), job.own);
         } catch {
           found = judgeCandidates(planContext(job.build, withParts(starterShelf, job.own)));
         }
