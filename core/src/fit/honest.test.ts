@@ -5,6 +5,7 @@ import { vehicleKinds, type VehicleKind } from '../donor/kinds.ts';
 import { itemsFor } from '../donor/survey.ts';
 import { starterShelf } from '../parts/shelf/starterShelf.ts';
 import { planContext } from '../plan/context.ts';
+import { phraseText } from '../quantity/format.ts';
 import type { Finding } from './finding.ts';
 import { judgeAbout, ruleById } from './judge.ts';
 
@@ -53,7 +54,7 @@ describe('with nothing measured, on every kind with every kit', () => {
   });
 
   it('every title and reason begins with a capital or a figure, and names no negative spare', () => {
-    const low = said.filter(({ finding: f }) => /^[a-zà-ž]/.test(f.title) || /^[a-zà-ž]/.test(String(f.why[0] ?? 'A')));
-    expect([...new Set(low.map(({ finding: f }) => `${f.rule}: ${f.title} | ${String(f.why[0])}`))]).to.deep.equal([]);
+    const low = said.filter(({ finding: f }) => /^[a-zà-ž]/.test(f.title) || /^[a-zà-ž]/.test(phraseText(f.why, 'metric')));
+    expect([...new Set(low.map(({ finding: f }) => `${f.rule}: ${f.title} | ${phraseText(f.why, 'metric')}`))]).to.deep.equal([]);
   });
 });

@@ -212,19 +212,19 @@ const table: Record<string, Row[]> = {
     ['for two, and alone', { edit: ({ build }) => void (build.brief.purpose = 'twoUp') }, 'rework'],
     [
       'two on a tandem',
-      { kind: 'tandem', edit: ({ build }) => void withSecond(build, 'second', 60) },
+      { kind: 'tandem', edit: ({ build }) => withSecond(build, 'second', 60) },
       'fits',
       /Everybody/,
     ],
     [
       'a second saddle that is not there',
-      { edit: ({ build }) => void withSecond(build, 'second', 60) },
+      { edit: ({ build }) => withSecond(build, 'second', 60) },
       'stop',
       /No such/,
     ],
     [
       'a child behind on a rack nobody read',
-      { survey: { rackLimit: '' }, edit: ({ build }) => void withSecond(build, 'childBehind', 15) },
+      { survey: { rackLimit: '' }, edit: ({ build }) => withSecond(build, 'childBehind', 15) },
       'measure',
     ],
   ],
@@ -240,7 +240,7 @@ const table: Record<string, Row[]> = {
       },
       'stop',
     ],
-    ['a pack in the frame', { edit: ({ build }) => void withSecond(build, 'childBehind', 15) }, 'none'],
+    ['a pack in the frame', { edit: ({ build }) => withSecond(build, 'childBehind', 15) }, 'none'],
     ['nobody behind', { pack: 'loaf-36-17', edit: onRack }, 'none'],
   ],
   'trailer-behind': [

@@ -1,3 +1,4 @@
+import { phraseText } from '../quantity/format.ts';
 import { expect } from 'chai';
 import type { Survey } from '../donor/donor.ts';
 import { measure, packNamed, world, contextOf, type World } from '../../test/world.ts';
@@ -32,7 +33,7 @@ describe('places that are bags', () => {
   it('a backpack is refused whatever it weighs, with the reason', () => {
     const f = said(put('backpack', 0.5));
     expect(f?.verdict).to.equal('stop');
-    expect(String(f?.why.join(' '))).to.match(/spine/);
+    expect(phraseText(f?.why ?? [], 'metric')).to.match(/spine/);
   });
 
   it('on the bar up to 2.5 kg with a strap, and none above', () => {

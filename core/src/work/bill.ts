@@ -126,7 +126,7 @@ export function billOf(
   });
   for (const [key, choice] of Object.entries(bill.lines)) {
     if (used.has(key) || choice.state === 'wanted') continue;
-    const [id = key, place] = key.split('@') as [string, RemedyPlace?];
+    const [id, place] = key.split('@') as [string, RemedyPlace?];
     const part = partById(shelf, id);
     const price = choice.price ?? part?.price ?? null;
     const count = choice.count ?? 1;

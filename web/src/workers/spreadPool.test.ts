@@ -25,7 +25,10 @@ function bench(count: number) {
       };
     },
   );
-  return { pool, asked, ended, made: () => made, holdOn: (until: Promise<void>) => (hold = until) };
+  const holdOn = (until: Promise<void>): void => {
+    hold = until;
+  };
+  return { pool, asked, ended, made: () => made, holdOn };
 }
 
 describe('riding a spread over workers', () => {

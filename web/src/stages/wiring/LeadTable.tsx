@@ -144,7 +144,7 @@ export function LeadTable({
   });
   const rows = table.getRowModel().rows;
   const text = (row: Row, column: string): string =>
-    figures.has(column) ? lengthText(row, column, units) : String(row[column as keyof Row]);
+    figures.has(column) ? lengthText(row, column, units) : String(row[column as Exclude<keyof Row, 'lead'>]);
   const lines = (): string[][] => [
     keys.map((key) => heads[key]),
     ...rows.map(({ original }) => keys.map((key) => text(original, key))),
