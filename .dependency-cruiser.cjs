@@ -5,7 +5,7 @@
 
 /** Rooms of the core, lowest first. Those on one line do not know each other unless a later line says so. */
 const layers = [
-  ['quantity', 'reading'],
+  ['quantity', 'reading', 'catalogue'],
   ['parts'],
   ['donor'],
   ['build'],

@@ -121,6 +121,9 @@ switch (task) {
   case 'report':
     tsx('cli/src/report.ts', rest);
     break;
+  case 'catalogue':
+    tsx('cli/src/catalogue.ts', rest);
+    break;
   case 'schedule':
     tsx('cli/src/schedule.ts', rest);
     break;
@@ -151,7 +154,7 @@ switch (task) {
     break;
   default:
     process.stderr.write(
-      'usage: npm run demo | start | verify | verify:long | mutate | plan | ride | buy | schedule | faults | tune | report | bench | shots\n',
+      'usage: npm run demo | start | verify | verify:long | mutate | plan | ride | buy | schedule | faults | tune | report | catalogue | bench | shots\n',
     );
     process.exit(2);
 }

@@ -1,13 +1,13 @@
 import { expect } from 'chai';
 import { build } from 'esbuild';
 import { spawnSync } from 'node:child_process';
-import { readFileSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { cpSync, readFileSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 
 const root = fileURLToPath(new URL('../../', import.meta.url));
-const tasks = ['ride', 'plan', 'buy', 'schedule', 'faults', 'tune', 'report'] as const;
+const tasks = ['ride', 'plan', 'buy', 'schedule', 'faults', 'tune', 'report', 'catalogue'] as const;
 /** Beside the sources, so that what they look for from where they lie is there; no part of what is kept. */
 const built = join(root, 'cli', 'dist');
 
@@ -188,6 +188,19 @@ describe('command line', () => {
     expect(run('report', [bad]).err).to.match(/bad-build\.json: brief: /);
     expect(run('report', []).status).to.equal(2);
     expect(run('report', [build, '--on', 'soon']).err).to.match(/takes a date/);
+  });
+
+  it('catalogue finds the shipped one sound, and names file, line, row and column of what is wrong in another', () => {
+    expect(run('catalogue', []).out).to.match(/sound/);
+    const other = join(folder, 'catalogue');
+    cpSync(join(root, 'catalogue'), other, { recursive: true });
+    const fittings = join(other, 'shelf', 'fittings.json');
+    writeFileSync(fittings, readFileSync(fittings, 'utf8').replace('"price": 24', '"price": "24 crowns"'));
+    rmSync(join(other, 'laws.json'));
+    const { err, status } = run('catalogue', [other]);
+    expect(status).to.equal(1);
+    expect(err).to.match(/^catalogue\/shelf\/fittings\.json:2: torque-arm, price: must be a number$/m);
+    expect(err).to.match(/^catalogue\/laws\.json:1: this file is missing$/m);
   });
 
   it('faults lists, looks, refuses by path and runs its lab', () => {

@@ -54,7 +54,11 @@ describe('with nothing measured, on every kind with every kit', () => {
   });
 
   it('every title and reason begins with a capital or a figure, and names no negative spare', () => {
-    const low = said.filter(({ finding: f }) => /^[a-zà-ž]/.test(f.title) || /^[a-zà-ž]/.test(phraseText(f.why, 'metric')));
-    expect([...new Set(low.map(({ finding: f }) => `${f.rule}: ${f.title} | ${phraseText(f.why, 'metric')}`))]).to.deep.equal([]);
+    const low = said.filter(
+      ({ finding: f }) => /^[a-zà-ž]/.test(f.title) || /^[a-zà-ž]/.test(phraseText(f.why, 'metric')),
+    );
+    expect([
+      ...new Set(low.map(({ finding: f }) => `${f.rule}: ${f.title} | ${phraseText(f.why, 'metric')}`)),
+    ]).to.deep.equal([]);
   });
 });

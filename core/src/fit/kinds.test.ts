@@ -210,18 +210,8 @@ const table: Record<string, Row[]> = {
   'seats-aboard': [
     ['alone', {}, 'none'],
     ['for two, and alone', { edit: ({ build }) => void (build.brief.purpose = 'twoUp') }, 'rework'],
-    [
-      'two on a tandem',
-      { kind: 'tandem', edit: ({ build }) => withSecond(build, 'second', 60) },
-      'fits',
-      /Everybody/,
-    ],
-    [
-      'a second saddle that is not there',
-      { edit: ({ build }) => withSecond(build, 'second', 60) },
-      'stop',
-      /No such/,
-    ],
+    ['two on a tandem', { kind: 'tandem', edit: ({ build }) => withSecond(build, 'second', 60) }, 'fits', /Everybody/],
+    ['a second saddle that is not there', { edit: ({ build }) => withSecond(build, 'second', 60) }, 'stop', /No such/],
     [
       'a child behind on a rack nobody read',
       { survey: { rackLimit: '' }, edit: ({ build }) => withSecond(build, 'childBehind', 15) },

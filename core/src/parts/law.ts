@@ -1,3 +1,5 @@
+import rows from '@sprocket/catalogue/laws.json' with { type: 'json' };
+import { rowsOf } from '../catalogue/rows.ts';
 import { z } from '../reading/zod.ts';
 
 /**
@@ -25,82 +27,8 @@ export const legalClassSchema = z.object({
 });
 export type LegalClass = z.infer<typeof legalClassSchema>;
 
-const kmh = (v: number): number => v / 3.6;
-
-export const legalClasses: readonly LegalClass[] = [
-  {
-    id: 'epac25',
-    name: 'Pedal assist, 250 W to 25 km/h',
-    region: 'Europe and places that follow EN 15194',
-    ratedW: 250,
-    assistMs: kmh(25),
-    throttle: 'none beyond walking help',
-    leastAge: null,
-    registered: false,
-    source: 'EN 15194 and the laws that follow it',
-    asOf: '2026-06',
-  },
-  {
-    id: 'epac32',
-    name: 'Pedal assist, 500 W to 32 km/h',
-    region: 'provinces and states with a 500 W class',
-    ratedW: 500,
-    assistMs: kmh(32),
-    throttle: 'up to the assist speed',
-    leastAge: 16,
-    registered: false,
-    source: 'typical of provinces and states with a 500 W class',
-    asOf: '2026-06',
-  },
-  {
-    id: 'powered32',
-    name: 'Assist or throttle, 750 W to 32 km/h',
-    region: 'states with a 20 mph class',
-    ratedW: 750,
-    assistMs: kmh(32),
-    throttle: 'up to the assist speed',
-    leastAge: null,
-    registered: false,
-    source: 'typical of states with a 20 mph class',
-    asOf: '2026-06',
-  },
-  {
-    id: 'powered45',
-    name: 'Pedal assist, 750 W to 45 km/h',
-    region: 'states with a 28 mph class',
-    ratedW: 750,
-    assistMs: kmh(45),
-    throttle: 'none beyond walking help',
-    leastAge: 16,
-    registered: false,
-    source: 'typical of states with a 28 mph class',
-    asOf: '2026-06',
-  },
-  {
-    id: 'moped25',
-    name: 'Powered cycle, 1000 W to 25 km/h, registered',
-    region: 'EU, category L1e-A',
-    ratedW: 1000,
-    assistMs: kmh(25),
-    throttle: 'up to the assist speed',
-    leastAge: 16,
-    registered: true,
-    source: 'EU 168/2013, category L1e-A',
-    asOf: '2026-06',
-  },
-  {
-    id: 'private',
-    name: 'Private ground only',
-    region: 'anywhere off the public road',
-    ratedW: null,
-    assistMs: null,
-    throttle: 'free',
-    leastAge: null,
-    registered: false,
-    source: 'no road law applies; the landowner’s rules do',
-    asOf: '2026-06',
-  },
-];
+/** The legal classes the catalogue has. */
+export const legalClasses = rowsOf<LegalClass>(rows);
 
 /** The class of an id among those given, or undefined where nobody knows it. */
 export function legalClass(id: string, laws: readonly LegalClass[]): LegalClass | undefined {

@@ -4,7 +4,7 @@ import { anyRoad, anySystem } from '../../test/arbitrary.ts';
 import { currentLimits, foldBack, windingOhm } from '../drive/motor.ts';
 import { ampsForWatts, cellVolts, coldFactor, countedAmps, packOhm, packVolts } from '../pack/battery.ts';
 import { airDensity, roadLoad } from './roadLoad.ts';
-import { cutRoute, simulate } from './simulate.ts';
+import { cutRoute, emptyTrace, simulate } from './simulate.ts';
 import { cadenceFade, fullDrive, startGrade, steadyLoad, steadySpeed } from './steady.ts';
 
 describe('ride model', () => {
@@ -250,6 +250,27 @@ describe('ride model', () => {
       const r = simulate(system, [{ lengthM: 2000, grade: 0, targetMs: kmh / 3.6, stop: true }], { repeat: true });
       expect(r.whPerKm, `${kmh} km/h`).to.be.within(1.5, 6);
     }
+  });
+});
+
+describe('the heat of a motor', () => {
+  it('never falls under the air nor grows without end, however light its parts or however well joined', () => {
+    const light = fc.double({ min: 1e-6, max: 100, noNaN: true });
+    const joint = fc.double({ min: 1e-4, max: 3, noNaN: true });
+    fc.assert(
+      fc.property(
+        anySystem,
+        anyRoad,
+        fc.record({ windingJPerK: light, caseJPerK: light, windingToCaseKPerW: joint, caseToAirKPerW: joint }),
+        (system, road, heat) => {
+          const trace = emptyTrace();
+          simulate({ ...system, motor: { ...system.motor, heat } }, road, { repeat: false, trace });
+          const [least, most] = [Math.min(...trace.windingC), Math.max(...trace.windingC)];
+          expect(least).to.be.at.least(system.air.temperatureC - 1e-6);
+          expect(most).to.be.at.most(2000);
+        },
+      ),
+    );
   });
 });
 

@@ -175,6 +175,9 @@ export function cutRoute(segments: readonly RouteSegment[], defaultHeadwind: num
   return steps;
 }
 
+/** No step of a ride lasts longer, s: the longest way at the slowest a wheel may roll. */
+const LONGEST_STEP_S = LONGEST_STEP / SPEED_AFTER_STOP;
+
 /**
  * Rides a route in distance steps of at most 10 m with state (speed, charge, winding and case
  * heat), as set out in docs/models.md. Deterministic. The formulas are those of
@@ -324,8 +327,9 @@ function ride(
   const { heat } = motor;
   const perWindingToCase = 1 / heat.windingToCaseKPerW;
   const perCaseToAir = 1 / heat.caseToAirKPerW;
-  const perWinding = 1 / heat.windingJPerK;
-  const perCase = 1 / heat.caseJPerK;
+  // A mass that evens out within one step has no course of its own in it: taken as lighter, it would swing ever wider.
+  const perWinding = 1 / Math.max(heat.windingJPerK, LONGEST_STEP_S * perWindingToCase);
+  const perCase = 1 / Math.max(heat.caseJPerK, LONGEST_STEP_S * (perWindingToCase + perCaseToAir));
   const perFold = 1 / (FOLD_BACK_ENDS_C - FOLD_BACK_STARTS_C);
   const table = Float64Array.from(OPEN_CIRCUIT[pack.chemistry]);
   const lead = pack.chemistry === 'lead';

@@ -2,7 +2,6 @@ import { expect } from 'chai';
 import fc from 'fast-check';
 import type { Taking } from '../build/remedy.ts';
 import { starterShelf } from '../parts/shelf/starterShelf.ts';
-import { fittings } from '../parts/shelf/fittings.ts';
 import { priceOf, remedyFacts, wantedParts, type Want, priceAsPaid } from './wanted.ts';
 import { usualLine } from '../build/bill.ts';
 
@@ -55,7 +54,7 @@ describe('parts wanted', () => {
       fc.property(
         fc.array(
           fc.record({
-            part: fc.constantFrom(...fittings.map((f) => f.id)),
+            part: fc.constantFrom(...starterShelf.fitting.map((f) => f.id)),
             kind: fc.constantFrom(...kinds),
             count: fc.integer({ min: 1, max: 4 }),
           }),

@@ -1,20 +1,21 @@
+import boxes from '@sprocket/catalogue/boxes.json' with { type: 'json' };
+import { z } from '../../reading/zod.ts';
 import { motorPlace, type Kit, type KitContent } from '../kit.ts';
 
-/** What makers differ in: washers beside each nut, bolts for the bar's things, a paper with the wiring on it. */
-const houses: Record<string, { washers: number; bolts: number; ties: number; paper: boolean }> = {
-  'Anvil & Reed': { washers: 4, bolts: 2, ties: 0, paper: true },
-  'Fathom Cycles': { washers: 2, bolts: 4, ties: 10, paper: true },
-  'Millrace Drives': { washers: 2, bolts: 2, ties: 20, paper: false },
-  'Pell & Daughter': { washers: 4, bolts: 3, ties: 10, paper: true },
-  'Skerrow Motor Works': { washers: 6, bolts: 2, ties: 12, paper: true },
-  'Tarn Electric': { washers: 2, bolts: 0, ties: 0, paper: false },
-};
-const common = { washers: 2, bolts: 2, ties: 0, paper: false };
+/** What makers differ in: washers beside each nut, bolts for the bar's things, ties, a paper with the wiring on it. */
+export const boxSchema = z.object({
+  washers: z.int().min(0).max(20),
+  bolts: z.int().min(0).max(20),
+  ties: z.int().min(0).max(100),
+  paper: z.boolean(),
+});
+type Box = z.infer<typeof boxSchema>;
+const makers: Readonly<Record<string, Box>> = boxes.makers;
 
 /** What lies in a kit's box, to be ticked off on unpacking. No kit here brings a charger, a tube or a torque arm. */
 export function contentsOf(kit: Kit): KitContent[] {
   const { hub, mid, side, controls, wiring, controller } = kit;
-  const house = houses[kit.maker] ?? common;
+  const house = makers[kit.maker] ?? boxes.others;
   const bare = hub !== undefined && hub.beadsM.length === 0;
   const has = (id: string): boolean => wiring?.leads.some((l) => l.id === id) === true;
   const thing = (id: string, what: string, count = 1): KitContent => ({ id, what, count });

@@ -1,13 +1,13 @@
 import { z } from '../../reading/zod.ts';
 import { problemsOf, type ReadResult } from '../../reading/problems.ts';
-import { tools as shelfTools } from '../../parts/shelf/tools.ts';
+import { starterShelf } from '../../parts/shelf/starterShelf.ts';
 import { faultOf, faults, faultTestOf, faultTests, repairOf, repairs } from './data.ts';
 import { lentThings, SOMETHING_ELSE, type FaultTool } from './fault.ts';
 import type { FaultFacts } from './faultFacts.ts';
 import { applies, searchNow, type Search } from './finder.ts';
 import { riskWords, symptomIds, symptoms, type SymptomId } from './symptoms.ts';
 
-const toolIds = new Set<string>([...shelfTools.map((t) => t.id), ...Object.keys(lentThings)]);
+const toolIds = new Set<string>([...starterShelf.tool.map((t) => t.id), ...Object.keys(lentThings)]);
 
 const caseSchema = z
   .object({
@@ -113,7 +113,7 @@ export function faultList(): object {
     })),
     repairs: repairs.map(({ id, words, how, minutes, parts, step }) => ({ id, words, how, minutes, parts, step })),
     tools: [
-      ...shelfTools.map((t) => ({ id: t.id, words: t.name })),
+      ...starterShelf.tool.map((t) => ({ id: t.id, words: t.name })),
       ...Object.entries(lentThings).map(([id, words]) => ({ id, words })),
     ],
     somethingElse: SOMETHING_ELSE,

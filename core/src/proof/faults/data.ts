@@ -1,16 +1,13 @@
-import { electricTests } from './data/electricTests.ts';
-import { powerFaults } from './data/power.ts';
-import { powerTests } from './data/powerTests.ts';
-import { repairs } from './data/repairs.ts';
-import { runningFaults } from './data/running.ts';
-import { runningTests } from './data/runningTests.ts';
-import { sensingFaults } from './data/sensing.ts';
+import faultRows from '@sprocket/catalogue/faults/faults.json' with { type: 'json' };
+import repairRows from '@sprocket/catalogue/faults/repairs.json' with { type: 'json' };
+import testRows from '@sprocket/catalogue/faults/tests.json' with { type: 'json' };
+import { rowsOf } from '../../catalogue/rows.ts';
 import type { Fault, FaultTest, Repair } from './fault.ts';
 
-/** All faults that are known, all tests in the order of a fixed checklist, and all repairs. */
-export const faults: readonly Fault[] = [...sensingFaults, ...powerFaults, ...runningFaults];
-export const faultTests: readonly FaultTest[] = [...electricTests, ...powerTests, ...runningTests];
-export { repairs };
+/** All faults that are known, all tests in the order of a fixed checklist, and all repairs: the catalogue's. */
+export const faults = rowsOf<Fault>(faultRows);
+export const faultTests = rowsOf<FaultTest>(testRows);
+export const repairs = rowsOf<Repair>(repairRows);
 
 const repairsById = new Map(repairs.map((r) => [r.id, r]));
 const faultsById = new Map(faults.map((f) => [f.id, f]));

@@ -1,7 +1,9 @@
-import type { RemedyPlace } from '../../build/remedy.ts';
+import { remedyPlaces } from '../../build/remedy.ts';
+import { conditionSchema } from '../../catalogue/condition.ts';
 import type { ToolId } from '../../parts/shelf/ids.ts';
-import type { FaultFacts } from './faultFacts.ts';
-import type { Risk, SymptomId } from './symptoms.ts';
+import { z } from '../../reading/zod.ts';
+import { faultFactNames } from './faultFacts.ts';
+import { risks, symptomIds, type SymptomId } from './symptoms.ts';
 
 /** What of the vehicle a fault sits in. */
 export const faultAreas = [
@@ -20,42 +22,48 @@ export const faultAreas = [
 ] as const;
 export type FaultArea = (typeof faultAreas)[number];
 
+const words = z.string().min(1).max(400);
+const when = conditionSchema(faultFactNames).optional();
+const chance = z.number().min(0).max(1);
+const symptom = z.enum(symptomIds as [SymptomId, ...SymptomId[]]);
+
 /** How likely each symptom is where a fault is; together 1. */
-export type Shows = Partial<Record<SymptomId, number>>;
+const shows = z.partialRecord(symptom, chance);
+export type Shows = z.infer<typeof shows>;
 
 /** One thing that can be wrong: data alone. */
-export interface Fault {
-  id: string;
-  area: FaultArea;
-  words: string;
+export const faultSchema = z.object({
+  area: z.enum(faultAreas),
+  words,
   /** How often it is met against the others: out of about a thousand troubles of first rides and first years. */
-  odds: number;
+  odds: z.number().positive().max(1000),
   /** Why it is so often or so seldom met. Source: the trade’s own stories and the makers’ service notes, weighed by the project. */
-  often: string;
+  often: words,
   /** Whether this vehicle can have it at all. */
-  when?: (facts: FaultFacts) => boolean;
-  /** How likely each symptom is where it is there. */
-  shows: Shows | ((facts: FaultFacts) => Shows);
+  when,
+  /** How likely each symptom is where it is there: the first of several whose condition holds. */
+  shows: z.union([z.array(z.object({ when, gives: shows })).min(1), shows]),
   /** What goes on, for whoever learns. */
-  why: string;
-  repair: string;
-}
+  why: words,
+  repair: z.string(),
+});
+export type Fault = z.infer<typeof faultSchema> & { id: string };
 
 /** What cures a fault: with which parts, and the step of the bench that does it. */
-export interface Repair {
-  id: string;
-  words: string;
+export const repairSchema = z.object({
+  words,
   /** How it is done, in a line or two. */
-  how: string;
-  /** Parts it takes, of the shelf; `kit` or `pack` where that part itself is exchanged or goes back to its maker. */
-  parts: readonly string[];
+  how: words,
+  /** Parts it takes, of the shelf; `kit`, `pack` or `charger` where that itself is exchanged or goes back to its maker. */
+  parts: z.array(z.string()),
   /** Step of the library it is done anew with. */
-  step: string | null;
-  place: RemedyPlace;
-  minutes: number;
+  step: z.string().nullable(),
+  place: z.enum(remedyPlaces),
+  minutes: z.number().min(0).max(600),
   /** Where it can hurt, and whom to ask. */
-  caution?: string;
-}
+  caution: words.optional(),
+});
+export type Repair = z.infer<typeof repairSchema> & { id: string };
 
 /** Things a test may need besides the bench's tools. */
 export const lentThings = {
@@ -70,40 +78,27 @@ export const lentThings = {
 export type LentId = keyof typeof lentThings;
 export type FaultTool = ToolId | LentId;
 
-/** What an answer can be. */
-export interface Outcome {
-  id: string;
-  words: string;
-  /** Seen, it forbids more than this until it is mended. */
-  most?: Risk;
-}
-
-/** What a test gives where certain faults are: chances in the order of its outcomes, together 1, and why. */
-export interface Gives {
-  of: readonly string[];
-  gives: readonly number[];
-  why: string;
-}
-
 /** One question put to the vehicle. */
-export interface FaultTest {
-  id: string;
-  area: FaultArea;
+export const faultTestSchema = z.object({
+  area: z.enum(faultAreas),
   /** The question, short. */
-  ask: string;
+  ask: words,
   /** How it is found out. */
-  how: string;
-  minutes: number;
-  tools: readonly FaultTool[];
-  risk: Risk;
+  how: words,
+  minutes: z.number().min(0).max(600),
+  tools: z.array(z.string() as unknown as z.ZodType<FaultTool>),
+  risk: z.enum(risks),
   /** Symptoms it is asked with: with others it tells nothing. */
-  asked: readonly SymptomId[];
-  when?: (facts: FaultFacts) => boolean;
-  outcomes: readonly Outcome[];
-  /** Chances where none of the faults below is there. */
-  usual: readonly number[];
-  says: readonly Gives[];
-}
+  asked: z.array(symptom).min(1),
+  when,
+  /** What an answer can be; one that was seen may forbid more than a risk until it is mended. */
+  outcomes: z.array(z.object({ id: z.string(), words, most: z.enum(risks).optional() })).min(2),
+  /** Chances where none of the faults below is there, in the order of the outcomes, together 1. */
+  usual: z.array(chance),
+  /** What it gives where certain faults are, and why. */
+  says: z.array(z.object({ of: z.array(z.string()).min(1), gives: z.array(chance), why: words })),
+});
+export type FaultTest = z.infer<typeof faultTestSchema> & { id: string };
 
 /** A cause that stands in no list. Its outcomes are evenly likely, and it never falls below `LEAST_ELSE`. */
 export const SOMETHING_ELSE = 'something-else';

@@ -1,3 +1,4 @@
+import { holds, type Condition } from '../../catalogue/condition.ts';
 import { isTrike, kindTraits } from '../../donor/kinds.ts';
 import type { PlanContext } from '../../vehicle/context.ts';
 import { chosenControls } from '../../wiring/asWired.ts';
@@ -42,6 +43,50 @@ export interface FaultFacts {
   trike: boolean;
   display: boolean;
 }
+
+/** What the conditions of the catalogue's faults and tests may name: a fact that is either so or not. */
+export const faultFactNames = [
+  'throttle',
+  'cadence',
+  'torque',
+  'pedalled',
+  'speedMagnet',
+  'halls',
+  'loosePhases',
+  'cutoffs',
+  'cutoffMagnet',
+  'cutsUnplugged',
+  'runsUnplugged',
+  'shift',
+  'lamps',
+  'hub',
+  'mid',
+  'side',
+  'clutch',
+  'chainDriven',
+  'board',
+  'blocks',
+  'rail',
+  'controllerBox',
+  'disc',
+  'cableBrake',
+  'hydraulic',
+  'derailleur',
+  'pedals',
+  'trike',
+  'display',
+] as const;
+export type FaultFact = (typeof faultFactNames)[number];
+
+/** Whether a condition of the catalogue holds of a vehicle. */
+export const holdsOf = (condition: Condition<FaultFact> | undefined, facts: FaultFacts): boolean =>
+  holds(condition, (name) =>
+    name === 'cutsUnplugged'
+      ? facts.unplugged === 'cuts'
+      : name === 'runsUnplugged'
+        ? facts.unplugged === 'runs'
+        : facts[name],
+  );
 
 /** Nothing known of the vehicle: every fault is open. */
 export const anyVehicle: FaultFacts = {

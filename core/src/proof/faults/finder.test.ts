@@ -1,6 +1,5 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { tools } from '../../parts/shelf/tools.ts';
 import { starterShelf } from '../../parts/shelf/starterShelf.ts';
 import { partById } from '../../parts/part.ts';
 import { stepLibrary } from '../../work/steps/library.ts';
@@ -81,7 +80,7 @@ describe('fault tables', () => {
   });
 
   it('name tools, parts and steps that there are', () => {
-    const known = new Set<string>([...tools.map((t) => t.id), ...Object.keys(lentThings)]);
+    const known = new Set<string>([...starterShelf.tool.map((t) => t.id), ...Object.keys(lentThings)]);
     for (const test of faultTests)
       for (const tool of test.tools) expect(known.has(tool), `${test.id} ${tool}`).to.equal(true);
     const kinds = new Set(['kit', 'pack', 'charger', 'converter']);

@@ -9,7 +9,7 @@ import {
   type FaultTest,
   type FaultTool,
 } from './fault.ts';
-import type { FaultFacts } from './faultFacts.ts';
+import { holdsOf, type FaultFacts } from './faultFacts.ts';
 import { risks, symptoms, type Risk, type SymptomId } from './symptoms.ts';
 
 /** An answer to a test; null: it was skipped, which tells nothing. */
@@ -55,8 +55,9 @@ const lesser = (a: Risk, b: Risk): Risk => (level(a) <= level(b) ? a : b);
 
 /** How likely a symptom is where a fault is there, on this vehicle. */
 export function showing(fault: Fault, facts: FaultFacts, symptom: SymptomId): number {
-  const shows = typeof fault.shows === 'function' ? fault.shows(facts) : fault.shows;
-  return shows[symptom] ?? 0;
+  const { shows } = fault;
+  const gives = Array.isArray(shows) ? shows.find((s) => holdsOf(s.when, facts))?.gives : shows;
+  return gives?.[symptom] ?? 0;
 }
 
 /** Chances of a test's outcomes where a fault is there, in their order. */
@@ -75,7 +76,7 @@ export function causesAtFirst({
   likelier = {},
 }: Pick<Search, 'facts' | 'symptom' | 'likelier'>): Cause[] {
   const weighed = faults
-    .filter((fault) => fault.when?.(facts) ?? true)
+    .filter((fault) => holdsOf(fault.when, facts))
     .map((fault) => ({ id: fault.id, p: fault.odds * showing(fault, facts, symptom) * (likelier[fault.id] ?? 1) }))
     .filter(({ p }) => p > 0);
   const sum = weighed.reduce((all, { p }) => all + p, 0);
@@ -88,7 +89,7 @@ export function causesAtFirst({
 
 /** Whether a test can tell anything with a symptom on a vehicle. */
 export const applies = (test: FaultTest, { facts, symptom }: Pick<Search, 'facts' | 'symptom'>): boolean =>
-  test.asked.includes(symptom) && (test.when?.(facts) ?? true);
+  test.asked.includes(symptom) && holdsOf(test.when, facts);
 
 /**
  * Causes after the answers, likeliest first; they add up to 1. Bayes with one fault at a time; the order of answers

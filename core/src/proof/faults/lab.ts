@@ -2,7 +2,7 @@ import { uniformFloat64 } from 'pure-rand/distribution/uniformFloat64';
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 import { faults, faultTestOf } from './data.ts';
 import { SURE, type FaultTest } from './fault.ts';
-import type { FaultFacts } from './faultFacts.ts';
+import { holdsOf, type FaultFacts } from './faultFacts.ts';
 import {
   askable,
   bitsOf,
@@ -44,7 +44,7 @@ export interface HiddenFault {
 
 /** Draws a fault of the list by its odds on this vehicle, and how it shows. */
 export function hideFault(facts: FaultFacts, random: () => number): HiddenFault {
-  const open = faults.filter((f) => f.when?.(facts) ?? true);
+  const open = faults.filter((f) => holdsOf(f.when, facts));
   const fault = open[
     drawn(
       open.map((f) => f.odds),

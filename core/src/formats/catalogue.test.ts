@@ -1,0 +1,84 @@
+import { expect } from 'chai';
+import { readFileSync } from 'node:fs';
+import { catalogueFiles, catalogueProblems } from './catalogue.ts';
+
+const shipped = Object.fromEntries(
+  catalogueFiles.map((file) => [file, readFileSync(new URL(`../../../catalogue/${file}`, import.meta.url), 'utf8')]),
+);
+
+/** What is wrong with the catalogue when a text in one of its files is another. */
+function told(file: string, from: string | RegExp, to: string): string[] {
+  const text = shipped[file] ?? '';
+  const other = text.replace(from, to);
+  expect(other, `${file} has no ${String(from)}`).not.to.equal(text);
+  return catalogueProblems({ ...shipped, [file]: other }).map((p) => `${p.file}:${p.line} ${p.at}: ${p.message}`);
+}
+const FITTINGS = 'shelf/fittings.json';
+const KITS = 'shelf/kits.json';
+
+describe('the catalogue', () => {
+  it('as it is shipped has no fault', () => {
+    expect(catalogueProblems(shipped)).to.deep.equal([]);
+  });
+
+  it('is told of by file, line, row and column', () => {
+    const line = (shipped[FITTINGS] ?? '').split('\n').findIndex((l) => l.includes('"claw-hanger"')) + 1;
+    const row = /("claw-hanger": \{[^}]*?"price": )\d+/;
+    expect(told(FITTINGS, row, '$1"dear"')).to.deep.equal([`${FITTINGS}:${line} claw-hanger, price: must be a number`]);
+    expect(told(FITTINGS, row, '$1-4')).to.deep.equal([`${FITTINGS}:${line} claw-hanger, price: must be at least 0`]);
+  });
+
+  it('names a length as it was written, not as it is read', () => {
+    const [found] = told(FITTINGS, '"thicknessMm": 3.5', '"thicknessMm": "thin"');
+    expect(found).to.match(/claw-hanger, thicknessMm: must be a number$/);
+    expect(told(KITS, '"dropoutSpacingMm": 100', '"dropoutSpacingMm": 900')[0]).to.match(
+      /linnet-f250, hub\.dropoutSpacingMm: must be at most/,
+    );
+  });
+
+  it('takes no column that means nothing, however deep it lies', () => {
+    expect(told(FITTINGS, '"thicknessMm": 3.5', '"thicknesMm": 3.5')).to.have.length(1);
+    expect(told(KITS, '"axleFlatsMm"', '"axleFlatMm"')[0]).to.match(/linnet-f250, hub\.axleFlatsM: is missing/);
+    expect(told(KITS, '"rimInnerMm"', '"rimInerMm"')[0]).to.match(/hub\.rimInerMm: is no column of this table/);
+  });
+
+  it('tells an id that stands twice, in one table or in two', () => {
+    expect(told(FITTINGS, '"claw-hanger"', '"hanger-bolt"')[0]).to.match(/hanger-bolt: is told twice/);
+    expect(told(FITTINGS, '"claw-hanger"', '"rags"')).to.deep.include.members([]);
+    expect(told(FITTINGS, '"claw-hanger"', '"rags"').join()).to.match(/rags, id: stands in shelf\/fittings\.json too/);
+  });
+
+  it('tells names that no table has', () => {
+    expect(told('shelf/controls.json', '"family": "round, small"', '"family": "round, tiny"')[0]).to.match(
+      /plug: the catalogue has no plug family “round, tiny, 5 poles”/,
+    );
+    expect(told('leads.json', '"colours": "tarn"', '"colours": "tern"')[0]).to.match(/colours: .*no colours “tern”/);
+    expect(told('leads.json', '"heron-d1000"', '"heron-x"')[0]).to.match(/heron-x, kit: .*no kit “heron-x”/);
+    expect(told('faults/faults.json', /"repair": "[a-z-]+"/, '"repair": "pray"')[0]).to.match(/repair: .*“pray”/);
+    expect(told('faults/repairs.json', /"step": "[a-z-]+"/, '"step": "never"')[0]).to.match(/step: .*no step “never”/);
+    expect(told('faults/tests.json', '"of": ["pack-flat"]', '"of": ["pack-round"]')[0]).to.match(
+      /no fault “pack-round”/,
+    );
+    expect(told('faults/tests.json', '"asked": ["dead"]', '"asked": ["undead"]')[0]).to.match(/asked/);
+    expect(told('faults/tests.json', '"when": "display"', '"when": "dsplay"')[0]).to.match(/when/);
+  });
+
+  it('tells chances that do not add up, or are not one an outcome', () => {
+    expect(told('faults/tests.json', /"usual": \[0\.98, /, '"usual": [0.9, ').join()).to.match(
+      /usual: adds up to 0\.92, not to 1/,
+    );
+    expect(told('faults/tests.json', /"usual": \[0\.98, 0\.003, /, '"usual": [0.983, ').join()).to.match(
+      /usual: has 3 chances for 4 outcomes/,
+    );
+    expect(told('faults/faults.json', '"blank": 0.4', '"blank": 0.5').join()).to.match(/shows: adds up to 1\.1/);
+  });
+
+  it('tells a file that is missing or is no JSON, with its line', () => {
+    const { [FITTINGS]: _, ...rest } = shipped;
+    expect(catalogueProblems(rest)[0]).to.deep.include({ file: FITTINGS, message: 'this file is missing' });
+    const [found] = told(FITTINGS, '"claw-hanger": {', '"claw-hanger": ');
+    expect(found).to.match(/^shelf\/fittings\.json:\d+ line \d+/);
+    expect(Number(/:(\d+) /.exec(found ?? '')?.[1])).to.be.greaterThan(1);
+    expect(told(FITTINGS, /^[\s\S]*$/, '[]')[0]).to.match(/must be a group of rows/);
+  });
+});
