@@ -5,7 +5,8 @@
 
 /** Rooms of the core, lowest first. Those on one line do not know each other unless a later line says so. */
 const layers = [
-  ['quantity', 'reading', 'catalogue'],
+  ['quantity', 'reading'],
+  ['catalogue'],
   ['parts'],
   ['donor'],
   ['build'],

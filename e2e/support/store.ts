@@ -129,7 +129,7 @@ export async function keptOf(app: App): Promise<Kept> {
           reading.onabort = () => failed(reading.error ?? new Error('the store does not read'));
           reading.oncomplete = () => {
             db.close();
-            done({ tables, small: { ...localStorage } });
+            done({ tables, small: Object.fromEntries(Object.entries<string>(localStorage)) });
           };
         };
       }),

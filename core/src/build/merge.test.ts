@@ -179,7 +179,9 @@ describe('two versions of one build', () => {
           const [was, my, their, now] = [base, mine, theirs, build].map((x) => JSON.stringify(at(x, path)));
           const clashing = my !== was && their !== was && my !== their;
           expect(now).to.equal(my === was || (my === undefined && clashing) ? their : my);
-          expect(clashes.filter((c) => String(c.path) === String(path)).length).to.equal(clashing ? 1 : 0);
+          expect(clashes.filter((c) => JSON.stringify(c.path) === JSON.stringify(path)).length).to.equal(
+            clashing ? 1 : 0,
+          );
         }
       }),
     );

@@ -8,7 +8,7 @@ import { boxSchema } from '../parts/shelf/kitContents.ts';
 import { faultSchema, faultTestSchema, lentThings, repairSchema } from '../proof/faults/fault.ts';
 import { symptomSchema } from '../proof/faults/symptoms.ts';
 import { parseJson, problemsOf } from '../reading/problems.ts';
-import { z } from '../reading/zod.ts';
+import type { z } from '../reading/zod.ts';
 import { stepLibrary } from '../work/steps/library.ts';
 
 /** Something wrong in the catalogue: in which file and line, of which row and column, and what. */

@@ -15,7 +15,9 @@ export function Lost() {
         ? error.statusText
         : error instanceof Error
           ? error.message
-          : String(error);
+          : typeof error === 'string'
+            ? error
+            : 'Something went wrong here that says nothing of itself.';
   return (
     <main className="lost">
       <h1>Not on this bench</h1>

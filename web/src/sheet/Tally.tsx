@@ -160,7 +160,7 @@ function useDeltas(plan: BuildPlan, previous: BuildPlan | null): Partial<Record<
     }, MARKED_FOR);
     return () => clearTimeout(timer);
     // The field changes with the plan it made; it is no reason of its own to begin again.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    // oxlint-disable-next-line react/exhaustive-deps
   }, [plan, previous, units]);
   return deltas;
 }

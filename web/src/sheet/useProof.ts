@@ -54,7 +54,7 @@ export function useProof(rides = false): Proof {
       clearTimeout(timer);
     };
     // Only what moves a ride draws it anew: a result that is typed does not.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    // oxlint-disable-next-line react/exhaustive-deps
   }, [rides, vehicle, day, own]);
   const checks = plan.wiring.all?.checks;
   const sheet = useMemo(

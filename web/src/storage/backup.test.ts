@@ -103,7 +103,7 @@ describe('a backup of the bench', () => {
     await readBackup(zip);
     expect((await db.builds.get('a'))?.name).to.equal('A later');
     expect((await db.builds.get('b'))?.name).to.equal('B');
-    expect(((await db.bin.get('b before the backup'))?.raw as Build).name).to.equal('B earlier');
+    expect(((await db.bin.get('b before the backup'))!.raw as Build).name).to.equal('B earlier');
     await db.builds.put(build('b', { name: 'B otherwise', revision: 4, updatedAt: '2026-03-03T00:00:00.000Z' }));
     await readBackup(zip);
     expect((await db.builds.toArray()).map((b) => b.name)).to.include.members(['B otherwise', 'B (from the backup)']);

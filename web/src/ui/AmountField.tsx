@@ -52,7 +52,7 @@ export function AmountField(props: AmountFieldProps) {
     mine.current = value;
     setText(shown());
     setFault(null);
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    // oxlint-disable-next-line react/exhaustive-deps
   }, [value, units, typed]);
 
   const take = (next: string): void => {

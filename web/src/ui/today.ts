@@ -2,7 +2,7 @@ import { isDate } from '@sprocket/core';
 
 /** This minute of the local clock, `2026-03-07T09:30`. */
 export function thisMinute(now = new Date()): string {
-  // eslint-disable-next-line no-restricted-syntax -- moved by the zone before it is cut
+  // oxlint-disable-next-line sprocket/day-of-the-place -- moved by the zone before it is cut
   return new Date(now.getTime() - now.getTimezoneOffset() * 60_000).toISOString().slice(0, 16);
 }
 

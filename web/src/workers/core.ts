@@ -72,7 +72,7 @@ export function useWorkerAnswer<T>(
       clearTimeout(timer);
     };
     // The question is made anew at each drawing; what it hangs on is what the caller names.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    // oxlint-disable-next-line react/exhaustive-deps
   }, deps);
   return answer;
 }

@@ -63,7 +63,7 @@ export function DonorStage() {
     const id = hash.slice(1);
     if (items.some((item) => item.id === id)) goTo(id as SurveyItemId);
     // Only a new address moves the cursor.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    // oxlint-disable-next-line react/exhaustive-deps
   }, [hash]);
 
   const shown: SurveyItem[] =

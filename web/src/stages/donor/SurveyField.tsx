@@ -166,7 +166,7 @@ function TextEntry<T>({ id, label, entry, parse, hint, onPut, onEmpty, onFocus }
       entry === undefined ? (fault ? before : '') : entry.typed === before.trim() ? before : entry.typed,
     );
     // The field follows the build, not its own fault.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    // oxlint-disable-next-line react/exhaustive-deps
   }, [entry?.typed]);
   return (
     <TextInput

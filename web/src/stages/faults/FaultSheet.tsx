@@ -44,7 +44,7 @@ export function FaultSheet() {
     if (symptoms.some((s) => s.id === asked) && !(open?.symptom === asked && open.from === from))
       begin(asked as SymptomId, from);
     setParams({}, { replace: true });
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    // oxlint-disable-next-line react/exhaustive-deps
   }, [asked]);
 
   const words = symptoms.find((s) => s.id === open?.symptom)?.words;

@@ -41,7 +41,7 @@ function finderWay(
 
 /** The same test of the same hidden fault gives the same answer, whoever asks and whenever. */
 function honest(hidden: HiddenFault, test: string, seed: number): string {
-  const salt = [...test].reduce((sum, c) => (sum * 31 + c.charCodeAt(0)) | 0, 7);
+  const salt = Array.from(test).reduce((sum, c) => (sum * 31 + c.charCodeAt(0)) | 0, 7);
   return answerOf(test, hidden.fault, drawing((seed * 7919) ^ salt));
 }
 
@@ -66,7 +66,7 @@ export function Practice({ facts }: { facts: FaultFacts | null }) {
     wrong.reduce((sum, r) => sum + (repairOf(r)?.minutes ?? 0), 0);
   const repairs = useMemo(
     () => [...new Set(causesNow({ ...search, answers: [] }).map((c) => repairFor(c.id)))].sort(),
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    // oxlint-disable-next-line react/exhaustive-deps
     [vehicle, hidden],
   );
   const right = repairFor(hidden.fault);

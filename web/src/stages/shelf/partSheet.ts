@@ -27,7 +27,7 @@ export function writeAt(value: Sheet, path: string, to: unknown): Sheet {
 export function shownValue(field: Pick<PartField, 'type'>, value: unknown): string {
   if (field.type === 'beads' && Array.isArray(value)) return value.map((b: number) => Math.round(b * 1000)).join(', ');
   if (Array.isArray(value)) return value.join(field.type === 'numbers' ? ' ' : '-');
-  return value === undefined ? '' : String(value);
+  return typeof value === 'string' || typeof value === 'number' || typeof value === 'boolean' ? String(value) : '';
 }
 
 /** What a person typed as the sheet takes it; what does not read is left as it is, for the schema to refuse. */
