@@ -44,7 +44,12 @@ createRoot(root).render(
 inAPause(() => void startOffline(tellNewVersion).catch(() => undefined), 1500, 60_000, document);
 // Whoever rests on the bench opens a build next: its sheet is fetched ahead, and the list stays what it is without it.
 inAPause(
-  () => void Promise.all([import('./sheet/BuildSheet.tsx'), readAhead()]).catch(() => undefined),
+  () =>
+    void Promise.all([import('./sheet/BuildSheet.tsx'), import('./sheet/planAhead.ts'), readAhead()])
+      .then(([, { planAhead }, build]) =>
+        build && store.getState().build.present.build === null ? planAhead(build) : undefined,
+      )
+      .catch(() => undefined),
   300,
   10_000,
   document,

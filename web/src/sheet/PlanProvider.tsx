@@ -2,7 +2,6 @@ import {
   judgeCandidates,
   planChosen,
   planContext,
-  planInSteps,
   starterShelf,
   wholePlan,
   withoutLog,
@@ -10,7 +9,6 @@ import {
   type Build,
   type BuildPlan,
   type Candidates,
-  type ChosenPlan,
   type PlanContext,
   type Part,
   type Shelf,
@@ -26,8 +24,8 @@ import {
   type ReactNode,
 } from 'react';
 import { useApp } from '../app/store.ts';
-import { inSlices } from '../ui/inSlices.ts';
 import { coreWorker } from '../workers/core.ts';
+import { planned as plannedIn, type Quick } from './planAhead.ts';
 
 /** The plan of the open build, what it was made from, and the plan before the last edit. */
 interface PlanState {
@@ -50,14 +48,6 @@ const WAIT = 260;
 interface Job {
   build: Build;
   own: readonly Part[];
-}
-
-/** What is chosen, planned, and what for. */
-interface Quick {
-  build: Build;
-  shelf: Shelf;
-  context: PlanContext;
-  chosen: ChosenPlan;
 }
 
 /** Whether two states of a build differ in nothing but their log. */
@@ -145,10 +135,9 @@ function useFirstPlan(build: Build | null, shelf: Shelf): Quick | null {
   useEffect(() => {
     if (done || !build) return;
     let wanted = true;
-    const context = planContext(build, shelf);
-    inSlices(planInSteps(context), () => wanted)
-      .then((chosen) => {
-        if (chosen) startTransition(() => setFirst({ build, shelf, context, chosen }));
+    plannedIn(build, shelf, () => wanted)
+      .then((quick) => {
+        if (quick) startTransition(() => setFirst(quick));
       })
       .catch((error: unknown) => setFailed(error instanceof Error ? error : new Error(String(error))));
     return () => {

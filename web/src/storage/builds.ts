@@ -8,11 +8,14 @@ export type KeptBuild = { ok: true; build: Build } | { ok: false; raw: unknown; 
 /** A build read before anybody asked for it. */
 let ahead: Build | null = null;
 
-/** Reads the build that was open last, while there is nothing else to do: years of rides take a moment to be checked. */
-export async function readAhead(): Promise<void> {
-  const id = await readSetting('last-build');
+/**
+ * Reads the build that was open last, or any where none was, while there is nothing else to do: years of rides take a
+ * moment to be checked. Null where there is none, or it cannot be read.
+ */
+export async function readAhead(): Promise<Build | null> {
+  const id = (await readSetting('last-build')) ?? (await db.builds.toCollection().primaryKeys())[0];
   const kept = id === undefined ? undefined : await readKept(id);
-  ahead = kept?.ok ? kept.build : null;
+  return (ahead = kept?.ok ? kept.build : null);
 }
 
 /**
