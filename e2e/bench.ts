@@ -10,7 +10,7 @@ function say(what: string, figure: string): void {
   process.stdout.write(`${what.padEnd(64)}${figure}\n`);
 }
 
-const app = await startApp({ demo: true });
+const app = await startApp({ demo: true, rides: true });
 /** A rolling track of a given number of points, 30 km long. */
 function track(points: number): string {
   const rows = Array.from(

@@ -28,7 +28,7 @@ async function tallyOf(app: App): Promise<string[]> {
 }
 
 describe('one donor in, one honest plan out', () => {
-  const app = appAnew('/', { demo: false });
+  const app = appAnew('/', { demo: false, rides: true });
   let file = '';
 
   it('from an empty bench to a plan, out as a file and in again', async () => {
@@ -183,7 +183,7 @@ describe('one donor in, one honest plan out', () => {
       await app.page.click('.build-open');
       await app.page.waitForSelector(range);
       const tally = await tallyOf(app);
-      const other = await startApp();
+      const other = await startApp({ rides: true });
       try {
         const copy = join(other.downloads, 'in.json');
         writeFileSync(copy, text);

@@ -62,7 +62,7 @@ function mixteTakes(): (distanceM: number, climbM: number, times?: number) => nu
 }
 
 describe('the logbook', () => {
-  const app = appAnew('/build/demo-box/logbook');
+  const app = appAnew('/build/demo-box/logbook', { rides: true });
 
   it('stands full of its half year, clean of axe in every view, light and dark, wide and narrow', async () => {
     await line(app, /482\skm in 54 rides/);
@@ -188,7 +188,7 @@ describe('the logbook', () => {
 });
 
 describe('a log begun', () => {
-  const app = appAnew('/build/demo-mixte/logbook');
+  const app = appAnew('/build/demo-mixte/logbook', { rides: true });
   const takes = mixteTakes();
 
   it('rides typed, taken in from tables and a track, mended and taken out again', async () => {

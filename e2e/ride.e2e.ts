@@ -17,7 +17,7 @@ function longTrack(points: number): string {
 }
 
 describe('the ride', () => {
-  const app = appAnew('/');
+  const app = appAnew('/', { rides: true });
 
   it('shows chain line, chain length and the rings that would do', async () => {
     await go(app, '/build/demo-box/gearing');

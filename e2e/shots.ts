@@ -48,7 +48,7 @@ const shots: Shot[] = [
 const folder = new URL('../docs/screenshots/', import.meta.url);
 mkdirSync(folder, { recursive: true });
 for (const dark of [false, true]) {
-  const app = await startApp({ demo: true, dark });
+  const app = await startApp({ rides: true, demo: true, dark });
   await visit(app, '/');
   for (const shot of shots.filter((s) => (s.dark ?? false) === dark)) {
     await app.page.setViewport({ width: shot.width ?? 1280, height: shot.height ?? 800 });

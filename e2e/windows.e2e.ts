@@ -143,7 +143,7 @@ describe('a store that is full', () => {
 describe('a browser that is killed', () => {
   let app: App;
   before(async () => {
-    app = await startApp({ demo: true });
+    app = await startApp({ demo: true, rides: true });
   });
   after(() => app.close());
 

@@ -13,17 +13,22 @@ interface Beginning {
   /** What the page may complain of. */
   mayComplain?: RegExp;
   demo?: boolean;
+  /** Rides are drawn in the background. */
+  rides?: boolean;
 }
 
 /**
  * An app for the tests of one describe. Each begins with the store as it was laid out, on a page loaded anew at
  * `path`, whatever became of the test before it, and ends with nothing complained of.
  */
-export function appAnew(path: string, { lay, opens = false, mayComplain, demo = true }: Beginning = {}): App {
+export function appAnew(
+  path: string,
+  { lay, opens = false, mayComplain, demo = true, rides = false }: Beginning = {},
+): App {
   const app = {} as App;
   let kept: Kept = {};
   before(async () => {
-    Object.assign(app, await startApp({ demo }));
+    Object.assign(app, await startApp({ demo, rides }));
     await visit(app, '/');
     await lay?.(app);
     kept = await keptOf(app);

@@ -12,7 +12,7 @@ import puppeteer, { type Browser, type ElementHandle, type Page } from 'puppetee
 const require = createRequire(import.meta.url);
 
 /** How long a wait may last before it is a failure, ms: generous, since a busy machine is no fault of the app. */
-const PATIENCE = 90_000;
+const PATIENCE = Number(process.env.SPROCKET_PATIENCE || 300) * 1000;
 
 /** A running app with a browser on a profile of its own. */
 export interface App {
@@ -34,7 +34,11 @@ export interface App {
 /** The app as built. */
 export const BUILT = fileURLToPath(new URL('../../web/dist', import.meta.url));
 
-export async function launchBrowser(profile: string): Promise<Browser> {
+/**
+ * A browser on a profile. Where no rides are drawn it makes no optimised code: for a page that is open for seconds
+ * that takes longer than it saves.
+ */
+export async function launchBrowser(profile: string, rides = true): Promise<Browser> {
   return puppeteer.launch({
     executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
     userDataDir: profile,
@@ -47,6 +51,7 @@ export async function launchBrowser(profile: string): Promise<Browser> {
       '--disable-background-networking',
       '--disable-component-update',
       '--disable-sync',
+      ...(rides ? [] : ['--js-flags=--no-maglev --no-turbofan']),
     ],
   });
 }
@@ -68,7 +73,8 @@ function killAll(profile: string): number {
 
 /**
  * Serves the built app and opens it in a fresh browser profile. Only with `offline` is the app kept in the browser as
- * well: fetching all of it anew for every profile would take the processor from what is tested.
+ * well: fetching all of it anew for every profile would take the processor from what is tested. Only with `rides` are
+ * rides drawn in the background, five hundred an edit, for the band of the range.
  */
 export async function startApp({
   demo = false,
@@ -77,13 +83,14 @@ export async function startApp({
   dark = false,
   appDir = BUILT,
   offline = false,
+  rides = false,
 } = {}): Promise<App> {
   const profile = mkdtempSync(join(tmpdir(), 'sprocket-profile-'));
   const downloads = mkdtempSync(join(tmpdir(), 'sprocket-downloads-'));
   let server: Server = createServer({ appDir, demo }).listen(0, '127.0.0.1');
   await new Promise((done) => server.once('listening', done));
   const url = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
-  let browser = await launchBrowser(profile);
+  let browser = await launchBrowser(profile, rides);
   const complaints: string[] = [];
   const openPage = async (): Promise<Page> => {
     const page = await browser.newPage();
@@ -99,6 +106,16 @@ export async function startApp({
         console.error(`Content Security Policy: ${violatedDirective} ${blockedURI}`);
       });
     });
+    if (!rides)
+      await page.evaluateOnNewDocument(() => {
+        // Hands that are asked and never answer.
+        globalThis.Worker = new Proxy(Worker, {
+          construct(target, args: ConstructorParameters<typeof Worker>) {
+            if (!args[1]?.name?.startsWith('spread')) return new target(...args);
+            return Object.assign(new MessageChannel().port1, { terminate: () => undefined });
+          },
+        });
+      });
     if (!offline)
       await page.evaluateOnNewDocument(() => {
         Reflect.deleteProperty(Navigator.prototype, 'serviceWorker');
@@ -129,7 +146,7 @@ export async function startApp({
       // The lock of a browser that is no more would keep the next one out.
       for (const lock of ['SingletonLock', 'SingletonCookie', 'SingletonSocket'])
         rmSync(join(profile, lock), { force: true });
-      browser = await launchBrowser(profile);
+      browser = await launchBrowser(profile, rides);
       app.page = await openPage();
     },
     stopServer: async () => {

@@ -263,7 +263,7 @@ describe('server', () => {
       const further = await told(`/api/ride-meter/${again.id}?after=39`);
       expect(further.rows[0]?.[0]).to.equal(40);
       expect(further.rows[5]).to.deep.equal(all.rows[45]);
-    }).timeout(20_000);
+    });
 
     it('refuses by path what is no ride, seed, fault or speed, and knows no ride it does not have', async () => {
       const refused = async (body: unknown): Promise<string> => {

@@ -20,7 +20,6 @@ function bare(kind: VehicleKind): Build {
 describe('with nothing measured, on every kind with every kit', () => {
   const said: { kind: VehicleKind; kit: string; finding: Finding }[] = [];
   before(function () {
-    this.timeout(60_000);
     for (const kind of vehicleKinds) {
       const ground = planContext(bare(kind), starterShelf);
       for (const about of ['donor', 'plan'] as const)

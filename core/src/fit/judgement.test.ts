@@ -127,7 +127,6 @@ describe('guesses, overrides, orders and schools', () => {
   });
 
   it('every school changes what at least one of these builds is told', function () {
-    this.timeout(60_000);
     const builds = ['mixte', 'trike', 'box', 'lockkeeper', 'gravel'].map(demo);
     const [mixte, , , lock, gravel] = builds as [Build, Build, Build, Build, Build];
     mixte.choice.packPlace = 'rack';

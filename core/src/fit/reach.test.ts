@@ -112,7 +112,6 @@ const typical = starterShelf.pack.filter((p) =>
 describe('every rule is reached', () => {
   const seen = new Map<string, Set<Verdict>>();
   before(function () {
-    this.timeout(240_000);
     const note = (rule: string, verdict: Verdict | undefined): void => {
       if (verdict) (seen.get(rule) ?? seen.set(rule, new Set()).get(rule))?.add(verdict);
     };

@@ -57,7 +57,6 @@ function* everyFinding(): Generator<Finding> {
 
 describe('remedies are data', () => {
   it('each names its kind, takes what the shelf has to places that are, and one thing a sentence', function () {
-    this.timeout(60_000);
     let seen = 0;
     for (const f of everyFinding()) {
       expect(new Set(f.remedies.map((r) => r.id)).size, `${f.rule}: two remedies of one id`).to.equal(

@@ -354,7 +354,6 @@ describe('fit rules, always', () => {
   const removable = surveyItems.map((item) => item.id);
 
   it('never fit on a needed size that is missing or assumed', function () {
-    this.timeout(60_000);
     const needs: Record<string, SurveyItemId[]> = {
       'frame-material': ['frameMaterial'],
       'bottom-bracket': ['bracketWidth', 'bracketBore'],

@@ -325,7 +325,7 @@ describe('placement solved', () => {
       }),
       { numRuns: 60 },
     );
-  }).timeout(60_000);
+  });
 
   it('is never more than a millimetre worse than the best of a fine grid, and misses none, over many frames', () => {
     let frames = 0;
@@ -360,7 +360,7 @@ describe('placement solved', () => {
     );
     expect(frames).to.be.at.least(runs(60, 600));
     expect(fitted).to.be.greaterThan(runs(15, 150));
-  }).timeout(120_000);
+  });
 
   it('never loses a place when the frame grows', () => {
     fc.assert(
@@ -387,7 +387,7 @@ describe('placement solved', () => {
       ),
       { numRuns: 60 },
     );
-  }).timeout(60_000);
+  });
 
   it('mirrors with the vehicle', () => {
     fc.assert(
@@ -410,7 +410,7 @@ describe('placement solved', () => {
       }),
       { numRuns: 40 },
     );
-  }).timeout(60_000);
+  });
 
   it('puts a rail’s holes on the bosses, to the slots, wherever it says it is bolted', () => {
     fc.assert(
@@ -572,5 +572,5 @@ describe('awkward frames', () => {
       );
       expect(any, `${kind} has somewhere`).to.equal(true);
     }
-  }).timeout(60_000);
+  });
 });

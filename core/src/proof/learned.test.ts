@@ -337,7 +337,7 @@ describe('a repair decided on', () => {
         expect(plan.bench.steps.length).to.equal(before.bench.steps.length + 1);
       }
     }
-  }).timeout(60_000);
+  });
 
   it('is done at the motor’s own wheel, and knows no repair that there is not', () => {
     const front = contextOf(demoBuild('trike'));

@@ -219,7 +219,7 @@ describe('what is foretold', () => {
       }
     }
     expect(inside / all).to.be.within(0.75, 0.85);
-  }).timeout(20_000);
+  });
 
   it('speeds of drawn vehicles fall between their 10 and 90 % four times in five', () => {
     // Nothing limits them: then it is the road that decides.
@@ -300,7 +300,7 @@ describe('protocol', () => {
             expect(r.band.sum.length + (t.meter ? 1 : 0), t.id).to.be.greaterThan(0);
           }
     }
-  }).timeout(60_000);
+  });
 
   it('knows no test without a kit', () => {
     const build = demoBuild('mixte');
