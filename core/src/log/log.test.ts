@@ -177,6 +177,12 @@ describe('wear', () => {
     }
   });
 
+  it('pads of the end that brakes more go sooner, each by its share of the braking', () => {
+    const [front, rear] = ['padFront', 'padRear'].map((id) => of(with_(box), id)?.lifeM.mid ?? NaN) as [number, number];
+    // Both discs: the front does 65 parts of a hundred.
+    expect(rear / front).to.be.closeTo(0.65 / 0.35, 1e-6);
+  });
+
   it('a chain under a mid-drive goes sooner than past a hub, and a measured one by its own pace', () => {
     const hub = demoBuild('mixte');
     const past = wearOf(planContext(hub, starterShelf), with_(hub), NOW)?.find((w) => w.id === 'chain');

@@ -1,4 +1,5 @@
 import { expect } from 'chai';
+import { inverse, Matrix } from 'ml-matrix';
 import { demoBuild } from '../../test/demoBuild.ts';
 import type { Build } from '../build/build.ts';
 import {
@@ -251,6 +252,37 @@ describe('coast-down', () => {
       if (fit && Math.abs(fit.crr - 0.007) < 2 * fit.crrSd && Math.abs(fit.cdaM2 - 0.5) < 2 * fit.cdaSd) inside++;
     }
     expect(inside / 60).to.be.within(0.8, 1);
+  });
+
+  it('tells the errors of least squares with two unknowns, from few readings too', () => {
+    const random = drawing(11);
+    const few = (['there', 'back'] as const).map((way) => {
+      const coast = coasted(system, way, 0.007, 0.5, 0.2, random);
+      return { ...coast, points: coast.points.slice(0, 7) };
+    });
+    const { vehicle, air } = system;
+    const rows = few.flatMap(({ way, points }) =>
+      points.slice(1).map((p, i) => {
+        const before = points[i] as (typeof points)[number];
+        const va = (p.speedMs + before.speedMs) / 2 + (way === 'there' ? 1 : -1) * air.headwindMs;
+        const span = p.timeS - before.timeS;
+        return {
+          y: ((vehicle.massKg + vehicle.rotatingKg) * (before.speedMs - p.speedMs)) / span,
+          x: [vehicle.massKg * GRAVITY, 0.5 * airDensity(air.altitudeM, air.temperatureC) * va * Math.abs(va)],
+          span,
+        };
+      }),
+    );
+    expect(rows.length).to.equal(12);
+    const x = new Matrix(rows.map((r) => r.x));
+    const weighed = new Matrix(rows.map((r) => r.x.map((v) => v * r.span)));
+    const inner = inverse(weighed.transpose().mmul(x));
+    const at = inner.mmul(weighed.transpose()).mmul(Matrix.columnVector(rows.map((r) => r.y)));
+    const off = rows.reduce((sum, r, i) => sum + r.span * (r.y - x.getRowVector(i).mmul(at).get(0, 0)) ** 2, 0);
+    const fit = fitCoasts(few, system);
+    expect(fit?.crr).to.be.closeTo(at.get(0, 0), 1e-9);
+    expect(fit?.crrSd).to.be.closeTo(Math.sqrt((off / 10) * inner.get(0, 0)), 1e-9);
+    expect(fit?.cdaSd).to.be.closeTo(Math.sqrt((off / 10) * inner.get(1, 1)), 1e-9);
   });
 
   it('wants both ways, and speeds that range', () => {

@@ -336,6 +336,10 @@ describe('protocol', () => {
     expect(sheet.next).to.equal('front-brake');
     expect(sheet.most).to.equal('stand');
     expect(mayTry(sheet, 'use').may).to.equal(false);
+    // What stopped decides how far it may be tried at all: brakes that do not hold on the hill leave a walking pace.
+    const rolls = result('hill-hold', { id: 'rolls', saw: 'not' });
+    const onHill = sheetOf(proving(build, { results: [...build.proving.results, rolls] }));
+    expect([onHill.stops, onHill.most]).to.deep.equal([['hill-hold'], 'slow']);
     const test = sheet.tests.find((t) => t.id === 'front-brake');
     expect(test?.earlier).to.equal(1);
     expect(test?.means.map((m) => m.symptom)).to.include('brakesWeak');

@@ -143,6 +143,12 @@ describe('when parts come', () => {
     });
   });
 
+  it('fewer in stock than are wanted are no offer, just as many are', () => {
+    const two = line('a', {}, { count: 2 });
+    expect(only(two, { offers: [{ ...offer, stock: 1 }] })?.known).to.equal('unasked');
+    expect(only(two, { offers: [{ ...offer, stock: 2 }] })?.known).to.equal('offer');
+  });
+
   it('what should have come already comes today at the earliest, after the carrier’s round tomorrow', () => {
     const late = line('a', { state: 'promised', promisedOn: '2026-03-01' });
     expect(arrivalsOf([late], bill(), NOW)[0]).to.deep.include({ low: TODAY, likely: TODAY, high: TODAY });

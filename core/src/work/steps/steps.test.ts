@@ -8,7 +8,9 @@ import { knotOf } from '../scheduleCase.ts';
 import { manyBuilds } from '../../../test/manyBuilds.ts';
 import { demoBuild } from '../../../test/demoBuild.ts';
 import { world } from '../../../test/world.ts';
-import { usualLine } from '../../build/bill.ts';
+import { usualBill, usualLine } from '../../build/bill.ts';
+import { benchNeeds } from './needs.ts';
+import type { BuildStep } from './step.ts';
 import { stepLibrary } from './library.ts';
 import { stepsOf } from './steps.ts';
 
@@ -165,6 +167,22 @@ describe('the steps of a build', () => {
 });
 
 describe('tools and supplies for the bench', () => {
+  it('supplies are bought in whole packets: what all steps use together, rounded up', () => {
+    const grease = partById(starterShelf, 'grease');
+    const holds = grease?.kind === 'consumable' ? grease.amount : NaN;
+    const packets = (...uses: number[]): number | undefined => {
+      const steps = uses.map((amount, i) => ({ id: `s${i}`, tools: [], supplies: { grease: amount } }));
+      return benchNeeds(steps as unknown as BuildStep[], starterShelf, usualBill(), new Set()).find(
+        (n) => n.part === 'grease',
+      )?.count;
+    };
+    expect(packets(1)).to.equal(1);
+    expect(packets(holds)).to.equal(1);
+    expect(packets(holds * 0.6, holds * 0.3)).to.equal(1);
+    expect(packets(holds * 0.6, holds * 0.6)).to.equal(2);
+    expect(packets(holds, holds, 1)).to.equal(3);
+  });
+
   it('each is asked for once, and costs nothing until somebody says it is to be bought or hired', () => {
     const { build } = world({});
     const before = planOf(build);
