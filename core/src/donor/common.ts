@@ -1,217 +1,44 @@
+import rows from '@sprocket/catalogue/survey/common-frames.json' with { type: 'json' };
+import { inSi } from '../catalogue/rows.ts';
+import { positive, notNegative } from '../parts/partBase.ts';
+import { z } from '../reading/zod.ts';
 import type { TyreSize } from '../quantity/tyre.ts';
 import type { VehicleKind } from './kinds.ts';
 
-/** Common values that stand in for what nobody has measured, per kind: for the drawing, never for a verdict. */
-export const commonFrame: Record<VehicleKind, CommonFrame> = {
-  diamond: {
-    seatSide: 0.45,
-    topSide: 0.5,
-    downSide: 0.56,
-    headSide: 0.06,
-    seatTubeLength: 0.53,
-    seatTubeAngleDeg: 73,
-    chainstayLength: 0.44,
-    bracketHeight: 0.285,
-    wheelbase: 1.05,
-    track: 0,
-    vehicleMass: 14,
-    tyre: { beadM: 0.622, widthM: 0.037 },
-    frontTyre: { beadM: 0.622, widthM: 0.037 },
-  },
-  mixte: {
-    seatSide: 0.3,
-    topSide: 0.48,
-    downSide: 0.51,
-    headSide: 0.04,
-    seatTubeLength: 0.5,
-    seatTubeAngleDeg: 71,
-    chainstayLength: 0.45,
-    bracketHeight: 0.285,
-    wheelbase: 1.065,
-    track: 0,
-    vehicleMass: 15.5,
-    tyre: { beadM: 0.622, widthM: 0.037 },
-    frontTyre: { beadM: 0.622, widthM: 0.037 },
-  },
-  stepThrough: {
-    seatSide: 0,
-    topSide: 0,
-    downSide: 0,
-    headSide: 0,
-    seatTubeLength: 0.46,
-    seatTubeAngleDeg: 69,
-    chainstayLength: 0.46,
-    bracketHeight: 0.28,
-    wheelbase: 1.09,
-    track: 0,
-    vehicleMass: 16.5,
-    tyre: { beadM: 0.559, widthM: 0.047 },
-    frontTyre: { beadM: 0.559, widthM: 0.047 },
-  },
-  deltaTrike: {
-    seatSide: 0,
-    topSide: 0,
-    downSide: 0,
-    headSide: 0,
-    seatTubeLength: 0.42,
-    seatTubeAngleDeg: 70,
-    chainstayLength: 0.62,
-    bracketHeight: 0.27,
-    wheelbase: 1.22,
-    track: 0.68,
-    vehicleMass: 26,
-    tyre: { beadM: 0.507, widthM: 0.047 },
-    frontTyre: { beadM: 0.507, widthM: 0.047 },
-  },
-  boxBike: {
-    seatSide: 0,
-    topSide: 0,
-    downSide: 0,
-    headSide: 0,
-    seatTubeLength: 0.47,
-    seatTubeAngleDeg: 70,
-    chainstayLength: 0.46,
-    bracketHeight: 0.29,
-    wheelbase: 1.98,
-    track: 0,
-    vehicleMass: 36,
-    tyre: { beadM: 0.559, widthM: 0.05 },
-    frontTyre: { beadM: 0.406, widthM: 0.05 },
-  },
-  folding: {
-    seatSide: 0,
-    topSide: 0,
-    downSide: 0,
-    headSide: 0,
-    seatTubeLength: 0.42,
-    seatTubeAngleDeg: 70,
-    chainstayLength: 0.4,
-    bracketHeight: 0.28,
-    wheelbase: 1.01,
-    track: 0,
-    vehicleMass: 13.5,
-    tyre: { beadM: 0.406, widthM: 0.047 },
-    frontTyre: { beadM: 0.406, widthM: 0.047 },
-  },
-  fullSuspension: {
-    seatSide: 0.4,
-    topSide: 0.52,
-    downSide: 0.6,
-    headSide: 0.03,
-    seatTubeLength: 0.46,
-    seatTubeAngleDeg: 74,
-    chainstayLength: 0.44,
-    bracketHeight: 0.34,
-    wheelbase: 1.17,
-    track: 0,
-    vehicleMass: 14.8,
-    tyre: { beadM: 0.584, widthM: 0.058 },
-    frontTyre: { beadM: 0.584, widthM: 0.058 },
-  },
-  fat: {
-    seatSide: 0.42,
-    topSide: 0.52,
-    downSide: 0.6,
-    headSide: 0.04,
-    seatTubeLength: 0.46,
-    seatTubeAngleDeg: 73,
-    chainstayLength: 0.45,
-    bracketHeight: 0.32,
-    wheelbase: 1.13,
-    track: 0,
-    vehicleMass: 16,
-    tyre: { beadM: 0.559, widthM: 0.1 },
-    frontTyre: { beadM: 0.559, widthM: 0.1 },
-  },
-  tandem: {
-    seatSide: 0.46,
-    topSide: 0.54,
-    downSide: 0.62,
-    headSide: 0.06,
-    seatTubeLength: 0.54,
-    seatTubeAngleDeg: 73,
-    chainstayLength: 0.44,
-    bracketHeight: 0.285,
-    wheelbase: 1.74,
-    track: 0,
-    vehicleMass: 19.5,
-    tyre: { beadM: 0.622, widthM: 0.037 },
-    frontTyre: { beadM: 0.622, widthM: 0.037 },
-  },
-  longtail: {
-    seatSide: 0.38,
-    topSide: 0.55,
-    downSide: 0.6,
-    headSide: 0.05,
-    seatTubeLength: 0.46,
-    seatTubeAngleDeg: 70,
-    chainstayLength: 0.75,
-    bracketHeight: 0.285,
-    wheelbase: 1.38,
-    track: 0,
-    vehicleMass: 24,
-    tyre: { beadM: 0.559, widthM: 0.05 },
-    frontTyre: { beadM: 0.559, widthM: 0.05 },
-  },
-  recumbent: {
-    seatSide: 0,
-    topSide: 0,
-    downSide: 0,
-    headSide: 0,
-    seatTubeLength: 0.3,
-    seatTubeAngleDeg: 60,
-    chainstayLength: 1.4,
-    bracketHeight: 0.62,
-    wheelbase: 1.1,
-    track: 0,
-    vehicleMass: 15.5,
-    tyre: { beadM: 0.559, widthM: 0.037 },
-    frontTyre: { beadM: 0.406, widthM: 0.037 },
-  },
-  tadpoleTrike: {
-    seatSide: 0,
-    topSide: 0,
-    downSide: 0,
-    headSide: 0,
-    seatTubeLength: 0.3,
-    seatTubeAngleDeg: 60,
-    chainstayLength: 1.5,
-    bracketHeight: 0.38,
-    wheelbase: 1.03,
-    track: 0.78,
-    vehicleMass: 17.5,
-    tyre: { beadM: 0.406, widthM: 0.04 },
-    frontTyre: { beadM: 0.406, widthM: 0.04 },
-  },
-  homeBuilt: {
-    seatSide: 0,
-    topSide: 0,
-    downSide: 0,
-    headSide: 0,
-    seatTubeLength: 0.45,
-    seatTubeAngleDeg: 70,
-    chainstayLength: 0.5,
-    bracketHeight: 0.29,
-    wheelbase: 1.2,
-    track: 0,
-    vehicleMass: 22,
-    tyre: { beadM: 0.559, widthM: 0.047 },
-    frontTyre: { beadM: 0.559, widthM: 0.047 },
-  },
-};
+const length = notNegative.max(4);
+const tyre = z.object({ beadM: positive.max(1), widthM: positive.max(0.2) });
 
-export interface CommonFrame {
-  seatSide: number;
-  topSide: number;
-  downSide: number;
-  headSide: number;
-  seatTubeLength: number;
+/** A kind's common frame as the catalogue has it; 0 for what that kind does not have. */
+export const commonFrameSchema = z.object({
+  lengthsM: z.object({
+    seatSide: length,
+    topSide: length,
+    downSide: length,
+    headSide: length,
+    seatTubeLength: length,
+    chainstayLength: length,
+    bracketHeight: length,
+    wheelbase: length,
+    track: length,
+  }),
+  seatTubeAngleDeg: positive.max(90),
+  massKg: positive.max(150),
+  tyre,
+  frontTyre: tyre,
+});
+type Row = z.infer<typeof commonFrameSchema>;
+
+export type CommonFrame = Row['lengthsM'] & {
   seatTubeAngleDeg: number;
-  chainstayLength: number;
-  bracketHeight: number;
-  wheelbase: number;
-  track: number;
   vehicleMass: number;
   tyre: TyreSize;
   frontTyre: TyreSize;
-}
+};
+
+/** Common values that stand in for what nobody has measured, per kind: for the drawing, never for a verdict. */
+export const commonFrame = Object.fromEntries(
+  Object.entries(inSi(rows) as Record<VehicleKind, Row>).map(([kind, { lengthsM, massKg, ...rest }]) => [
+    kind,
+    { ...lengthsM, ...rest, vehicleMass: massKg },
+  ]),
+) as Record<VehicleKind, CommonFrame>;

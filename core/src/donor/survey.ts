@@ -1,17 +1,15 @@
+import conditionRows from '@sprocket/catalogue/survey/condition.json' with { type: 'json' };
+import { z } from '../reading/zod.ts';
 import { partById, type Shelf } from '../parts/part.ts';
 import type { SmallPartId } from '../parts/shelf/ids.ts';
 import { type ConditionItem, type Donor, type SurveyItemId } from './donor.ts';
 import { isProven } from './entry.ts';
-import { endItems } from './items/ends.ts';
-import { frameItems } from './items/frame.ts';
-import { gearBrakeItems } from './items/gearsBrakes.ts';
-import { surveyGroups, type SurveyItem } from './items/item.ts';
-import { sizeItems } from './items/sizesLoads.ts';
+import { allItems, surveyGroups, type SurveyItem } from './items/item.ts';
 import { kindTraits, type VehicleKind } from './kinds.ts';
 
 /** The survey: what to measure, how, and what goes wrong if it is skipped; in the order of the walk round. */
 export const surveyItems: readonly SurveyItem[] = surveyGroups.flatMap((group) =>
-  [...frameItems, ...endItems, ...gearBrakeItems, ...sizeItems].filter((item) => item.group === group),
+  allItems.filter((item) => item.group === group),
 );
 
 const itemById = new Map(surveyItems.map((item) => [item.id, item]));
@@ -56,102 +54,16 @@ export function surveyProgress(donor: Donor): SurveyProgress {
   };
 }
 
-export interface ConditionWords {
-  label: string;
-  how: string;
-  /** What puts it right, the part or service that usually takes, and the minutes. */
-  mend: string;
-  takes: SmallPartId | null;
-  minutes: number;
-}
-
-/** What to look at, how, and what it usually takes to put right. Minutes: project, small-shop figures. */
-export const conditionWords: Record<ConditionItem, ConditionWords> = {
-  cracks: {
-    label: 'Cracks',
-    how: 'Clean the welds and look at each under a lamp; run a nail round them.',
-    mend: 'A cracked frame is not welded up for a motor; look for another donor.',
-    takes: null,
-    minutes: 0,
-  },
-  rust: {
-    label: 'Rust',
-    how: 'Prod under the bracket, in the seat tube and at the dropouts; flakes or a hole are more than skin.',
-    mend: 'Brush, treat and paint what is skin deep.',
-    takes: 'rust-kit',
-    minutes: 90,
-  },
-  dents: {
-    label: 'Dents and bends',
-    how: 'Sight along each tube and through both wheels; a string from dropout to head and back shows a bent frame.',
-    mend: 'Have the dropouts and hanger trued with gauges.',
-    takes: 'aligning',
-    minutes: 60,
-  },
-  repairs: {
-    label: 'Old repairs',
-    how: 'Look for paint over weld, sleeves, filler, odd bolts.',
-    mend: 'Have the repair looked at by a frame builder before a motor pulls on it.',
-    takes: 'frame-look',
-    minutes: 30,
-  },
-  headset: {
-    label: 'Play in the headset',
-    how: 'Front brake on, rock the vehicle: a knock you feel at the head is play.',
-    mend: 'Adjust the headset; fit new bearings if it stays rough.',
-    takes: 'headset-kit',
-    minutes: 45,
-  },
-  hinge: {
-    label: 'Play in a hinge',
-    how: 'Fold or rock it at the hinge with the latch shut.',
-    mend: 'Renew the hinge bushes and latch; if play stays, reject it.',
-    takes: 'hinge-kit',
-    minutes: 60,
-  },
-  wheels: {
-    label: 'Wheels true',
-    how: 'Spin each and watch the gap at the brake, sideways and up and down.',
-    mend: 'True the wheels.',
-    takes: 'truing',
-    minutes: 60,
-  },
-  spokes: {
-    label: 'Spokes',
-    how: 'Pluck each: one that is dull or turns freely is loose; look for rust at the bend.',
-    mend: 'Renew broken and seized spokes, and tension the rest.',
-    takes: 'spoke-kit',
-    minutes: 60,
-  },
-  bearings: {
-    label: 'Wheel and crank bearings',
-    how: 'Turn each slowly between finger and thumb: gritty or knocking is worn.',
-    mend: 'Clean, grease and set, or renew.',
-    takes: 'bearing-kit',
-    minutes: 60,
-  },
-  tyres: {
-    label: 'Tyres',
-    how: 'Read the date code, bend the sidewall: cracks, threads or more than six years are the end of it.',
-    mend: 'New tyres rated for the weight and speed.',
-    takes: 'tyre-pair',
-    minutes: 30,
-  },
-  brakes: {
-    label: 'Brakes stop it now',
-    how: 'Push hard against each brake with the wheel loaded.',
-    mend: 'New pads and cables, then try again with the full load.',
-    takes: 'brake-kit',
-    minutes: 60,
-  },
-  shifting: {
-    label: 'Gears shift',
-    how: 'Through every gear on a stand, then under load.',
-    mend: 'New cable, straighten the hanger, set the stops.',
-    takes: 'gear-kit',
-    minutes: 45,
-  },
-};
+/** What to look at, how, and what it usually takes to put right: the part or service, and the minutes. */
+export const conditionRowSchema = z.object({
+  label: z.string().min(1).max(80),
+  how: z.string().min(1).max(300),
+  mend: z.string().min(1).max(300),
+  takes: z.string().nullable(),
+  minutes: z.number().min(0).max(600),
+});
+export type ConditionWords = Omit<z.infer<typeof conditionRowSchema>, 'takes'> & { takes: SmallPartId | null };
+export const conditionWords = conditionRows as Record<ConditionItem, ConditionWords>;
 
 /** Condition items that exist on a kind. */
 export function conditionItemsFor(kind: VehicleKind): ConditionItem[] {

@@ -60,6 +60,17 @@ describe('the catalogue', () => {
       /no fault “pack-round”/,
     );
     expect(told('faults/tests.json', '"asked": ["dead"]', '"asked": ["undead"]')[0]).to.match(/asked/);
+    expect(told('survey/items.json', '"when": "cablesInside"', '"when": "cablesInsde"')[0]).to.match(/cablePort, when/);
+    expect(told('survey/items.json', /"options": \["steel", /, '"options": ["stel", ').join()).to.match(
+      /options: the catalogue has no words for the choice “stel”/,
+    );
+    expect(told('survey/items.json', '"frameMaterial"', '"frameMatter"').join()).to.match(/no place in a build/);
+    expect(told('survey/condition.json', '"takes": "rust-kit"', '"takes": "rust-pot"')[0]).to.match(
+      /no part “rust-pot”/,
+    );
+    expect(told('survey/common-frames.json', '"diamond"', '"diamant"').join()).to.match(
+      /no kind of vehicle “diamant”.*diamond, kind: has no row/,
+    );
     expect(told('faults/tests.json', '"when": "display"', '"when": "dsplay"')[0]).to.match(/when/);
   });
 

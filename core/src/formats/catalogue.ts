@@ -5,10 +5,15 @@ import { partKinds, partSchemas, type PartKind } from '../parts/part.ts';
 import { cutoffSchema } from '../parts/controls.ts';
 import { kitLeadsSchema, leadColoursSchema, spareSocketSchema } from '../parts/shelf/kitLeads.ts';
 import { boxSchema } from '../parts/shelf/kitContents.ts';
+import { commonFrameSchema } from '../donor/common.ts';
+import { surveySchema } from '../donor/donor.ts';
+import { surveyItemSchema } from '../donor/items/item.ts';
+import { vehicleKinds } from '../donor/kinds.ts';
+import { conditionRowSchema } from '../donor/survey.ts';
 import { faultSchema, faultTestSchema, lentThings, repairSchema } from '../proof/faults/fault.ts';
 import { symptomSchema } from '../proof/faults/symptoms.ts';
 import { parseJson, problemsOf } from '../reading/problems.ts';
-import type { z } from '../reading/zod.ts';
+import { z } from '../reading/zod.ts';
 import { stepLibrary } from '../work/steps/library.ts';
 
 /** Something wrong in the catalogue: in which file and line, of which row and column, and what. */
@@ -56,6 +61,10 @@ const tables: readonly TableOf[] = [
   { file: 'leads.json', under: 'colours', schema: leadColoursSchema },
   { file: 'leads.json', under: 'spares', schema: spareSocketSchema },
   { file: 'leads.json', under: 'cutoffs', schema: cutoffSchema },
+  { file: 'survey/items.json', schema: surveyItemSchema },
+  { file: 'survey/choices.json', schema: z.string().min(1).max(80) },
+  { file: 'survey/condition.json', schema: conditionRowSchema },
+  { file: 'survey/common-frames.json', schema: commonFrameSchema },
   { file: 'faults/symptoms.json', schema: symptomSchema },
   { file: 'faults/faults.json', schema: faultSchema },
   { file: 'faults/tests.json', schema: faultTestSchema },
@@ -123,14 +132,21 @@ function checkRow(
   row: unknown,
   tell: (path: string[], message: string) => void,
 ): void {
-  if (typeof row !== 'object' || row === null || Array.isArray(row)) {
+  if (fill && (typeof row !== 'object' || row === null || Array.isArray(row))) {
     tell([], 'must be a row of columns');
     return;
   }
-  const si = inSi(row) as object;
-  const result = schema.safeParse(fill ? fill(id, si) : si);
+  const si = inSi(row);
+  const result = schema.safeParse(fill ? fill(id, si as object) : si);
   if (!result.success) {
-    for (const { path, message } of problemsOf(result.error)) tell(asWritten(row, path.split('.')), message);
+    for (const { path, message } of problemsOf(result.error))
+      tell(
+        asWritten(
+          row,
+          path.split('.').filter((step) => step !== ''),
+        ),
+        message,
+      );
     return;
   }
   for (const path of unknownIn(si, result.data)) tell(asWritten(row, path), 'is no column of this table');
@@ -248,6 +264,19 @@ function dangling(read: ReadonlyMap<string, Rows>, texts: Readonly<Record<string
     known(leads, id, 'cutoff', row.cutoff, ids('leads.json cutoffs'), 'cut-off');
     known(leads, id, 'spare', row.spare, ids('leads.json spares'), 'spare socket');
   }
+
+  const items = 'survey/items.json';
+  for (const [id, row] of Object.entries(rows(items))) {
+    known(items, id, 'item', id, new Set(Object.keys(surveySchema.shape)), 'place in a build for the item');
+    known(items, id, 'options', row.options, ids('survey/choices.json'), 'words for the choice');
+  }
+  for (const [id, row] of Object.entries(rows('survey/condition.json')))
+    known('survey/condition.json', id, 'takes', row.takes, parts, 'part');
+  const kinds = new Set<string>(vehicleKinds);
+  for (const id of ids('survey/common-frames.json'))
+    known('survey/common-frames.json', id, 'kind', id, kinds, 'kind of vehicle');
+  for (const kind of vehicleKinds)
+    if (!ids('survey/common-frames.json').has(kind)) tell('survey/common-frames.json', kind, 'kind', 'has no row');
 
   const [faults, tests, repairs] = ['faults/faults.json', 'faults/tests.json', 'faults/repairs.json'] as const;
   const tools = new Set([...ids(fileOf('tool')), ...Object.keys(lentThings)]);

@@ -1,3 +1,9 @@
+import choices from '@sprocket/catalogue/survey/choices.json' with { type: 'json' };
+import itemRows from '@sprocket/catalogue/survey/items.json' with { type: 'json' };
+import { conditionSchema, holds } from '../../catalogue/condition.ts';
+import { rowsOf } from '../../catalogue/rows.ts';
+import { z } from '../../reading/zod.ts';
+import { foundNames, isOn, onNames, type FoundName } from './found.ts';
 import type { Dimension } from '../../quantity/units.ts';
 import type { Survey, SurveyItemId } from '../donor.ts';
 import { vehicleKinds, type VehicleKind } from '../kinds.ts';
@@ -77,7 +83,8 @@ export type SurveyFigure = (typeof surveyFigures)[number];
 export const lookAlikeIds = ['cluster', 'bracket', 'rotor', 'metal', 'dropout', 'valve', 'lever'] as const;
 export type LookAlikeId = (typeof lookAlikeIds)[number];
 
-export type SurveyTool = 'tape' | 'caliper' | 'scale' | 'eye' | 'angle finder';
+export const surveyTools = ['tape', 'caliper', 'scale', 'eye', 'angle finder'] as const;
+export type SurveyTool = (typeof surveyTools)[number];
 
 interface ItemBase {
   id: SurveyItemId;
@@ -126,206 +133,67 @@ export interface TyreItem extends ItemBase {
 }
 export type SurveyItem = NumberItem | ChoiceItem | TeethItem | TyreItem;
 
-interface Rest {
-  tool?: SurveyTool;
-  kinds?: readonly VehicleKind[];
-  figure: SurveyFigure;
-  quick?: boolean;
-  lookAlike?: LookAlikeId;
-  when?: (survey: Survey) => boolean;
+/** What each choice is called, in the trade's words. */
+export const choiceWords: Readonly<Record<string, string>> = choices;
+
+const words = z.string().min(1).max(300);
+const base = {
+  group: z.enum(surveyGroups),
+  label: words,
+  how: words,
+  why: words,
+  tool: z.enum(surveyTools),
+  figure: z.enum(surveyFigures),
+  quick: z.literal(true).optional(),
+  lookAlike: z.enum(lookAlikeIds).optional(),
+  /** Vehicles that have it at all; all where it is not told. */
+  on: conditionSchema(onNames).optional(),
+  /** Asked only where this holds of what was found so far. */
+  when: conditionSchema(Object.keys(foundNames) as FoundName[]).optional(),
+};
+const numbers = z.array(z.number());
+
+/** A survey item as the catalogue has it. Sizes are lengths; other numbers are in SI, angles in degrees. */
+export const surveyItemSchema = z.discriminatedUnion('type', [
+  z.discriminatedUnion('dimension', [
+    z.object({
+      ...base,
+      type: z.literal('number'),
+      dimension: z.literal('size'),
+      lowM: z.number(),
+      highM: z.number(),
+      commonM: numbers,
+    }),
+    z.object({
+      ...base,
+      type: z.literal('number'),
+      dimension: z.enum(['angle', 'count', 'ratio', 'torque', 'mass']),
+      low: z.number(),
+      high: z.number(),
+      common: numbers,
+    }),
+  ]),
+  z.object({ ...base, type: z.literal('choice'), options: z.array(z.string()).min(2) }),
+  z.object({ ...base, type: z.literal('teeth') }),
+  z.object({ ...base, type: z.literal('tyre') }),
+]);
+type Row = z.infer<typeof surveyItemSchema> & { id: SurveyItemId };
+
+/** An item as the core asks for it. */
+function itemOf({ on, when, quick, lookAlike, ...row }: Row): SurveyItem {
+  const rest = {
+    kinds: vehicleKinds.filter((kind) => holds(on, (name) => isOn(name, kind))),
+    quick: quick ?? false,
+    ...(lookAlike ? { lookAlike } : {}),
+    ...(when ? { when: (s: Survey) => holds(when, (name) => foundNames[name](s)) } : {}),
+  };
+  if (row.type === 'choice')
+    return { ...row, ...rest, options: row.options.map((value) => ({ value, label: choiceWords[value] ?? value })) };
+  if (row.type !== 'number') return { ...row, ...rest };
+  if (row.dimension !== 'size') return { ...row, ...rest };
+  const { lowM, highM, commonM, ...size } = row;
+  return { ...size, ...rest, low: lowM, high: highM, common: commonM };
 }
 
-const base = (
-  id: SurveyItemId,
-  group: SurveyGroup,
-  label: string,
-  how: string,
-  why: string,
-  tool: SurveyTool,
-  r: Rest,
-) => ({
-  id,
-  group,
-  label,
-  how,
-  why,
-  tool: r.tool ?? tool,
-  kinds: r.kinds ?? vehicleKinds,
-  figure: r.figure,
-  quick: r.quick ?? false,
-  ...(r.lookAlike ? { lookAlike: r.lookAlike } : {}),
-  ...(r.when ? { when: r.when } : {}),
-});
-
-type Make<Extra extends unknown[], T> = (
-  id: SurveyItemId,
-  group: SurveyGroup,
-  label: string,
-  how: string,
-  why: string,
-  ...extra: Extra
-) => T;
-
-/** A size in millimetres: plausible from, to, common values. */
-export const size: Make<[number, number, number[], Rest], NumberItem> = (
-  id,
-  g,
-  label,
-  how,
-  why,
-  low,
-  high,
-  common,
-  r,
-) => ({
-  ...base(id, g, label, how, why, 'tape', r),
-  type: 'number',
-  dimension: 'size',
-  low: low / 1000,
-  high: high / 1000,
-  common: common.map((c) => c / 1000),
-});
-
-/** Any other number, in SI. */
-export const figureOf: Make<[Dimension, number, number, number[], Rest], NumberItem> = (
-  id,
-  g,
-  label,
-  how,
-  why,
-  dimension,
-  low,
-  high,
-  common,
-  r,
-) => ({ ...base(id, g, label, how, why, 'eye', r), type: 'number', dimension, low, high, common });
-
-/** One of several kinds, told by looking. */
-export const choice: Make<[readonly string[], Rest], ChoiceItem> = (id, g, label, how, why, keys, r) => ({
-  ...base(id, g, label, how, why, 'eye', r),
-  type: 'choice',
-  options: keys.map((value) => ({ value, label: choiceWords[value] ?? value })),
-});
-
-export const teeth: Make<[Rest], TeethItem> = (id, g, label, how, why, r) => ({
-  ...base(id, g, label, how, why, 'eye', r),
-  type: 'teeth',
-});
-export const tyre: Make<[Rest], TyreItem> = (id, g, label, how, why, r) => ({
-  ...base(id, g, label, how, why, 'eye', r),
-  type: 'tyre',
-});
-
-/** What each choice is called, in the trade's words. */
-export const choiceWords: Record<string, string> = {
-  steel: 'steel',
-  aluminium: 'aluminium',
-  titanium: 'titanium',
-  carbon: 'carbon',
-  rigid: 'rigid',
-  suspension: 'suspension',
-  sides: 'its four sides',
-  diagonals: 'sides and diagonals',
-  angles: 'sides and angles',
-  outside: 'tubes from outside, and how thick they are',
-  all: 'all of these: they check one another',
-  basket: 'basket',
-  rack: 'rack',
-  straight: 'straight',
-  curved: 'S-bent or curved',
-  threadedIso: 'threaded, ISO',
-  threadedItalian: 'threaded, Italian',
-  threadedFrench: 'threaded, French',
-  spanish: 'smooth, 37 mm Spanish',
-  pressFit: 'press-fit',
-  onePiece: 'one-piece crank',
-  eccentric: 'eccentric',
-  left: 'left-handed',
-  right: 'right-handed',
-  nothing: 'nothing, bare shell',
-  cableGuide: 'plastic cable guide',
-  openCables: 'cables in bare grooves',
-  bolt: 'bolt or boss that stands proud',
-  standPlate: 'kickstand plate',
-  squareTaper: 'square taper',
-  splined: 'splined',
-  cottered: 'cottered',
-  horizontalSlot: 'slot, horizontal',
-  verticalSlot: 'slot, vertical',
-  throughAxle: 'through-axle hole',
-  flat: 'flat',
-  recessed: 'recessed, with lips',
-  builtIn: 'part of the dropout',
-  replaceable: 'bolted on, replaceable',
-  claw: 'claw under the axle nut',
-  one: 'one',
-  two: 'two',
-  freewheel: 'freewheel, threaded on',
-  cassette: 'cassette, splined',
-  hubGear: 'hub gear',
-  single: 'single cog',
-  rim: 'rim',
-  discCable: 'disc, cable',
-  discHydraulic: 'disc, hydraulic',
-  drum: 'drum',
-  roller: 'roller',
-  coaster: 'coaster',
-  none: 'none',
-  three: 'three speeds',
-  five: 'five speeds',
-  seven: 'seven speeds',
-  eight: 'eight speeds',
-  eleven: 'eleven speeds',
-  fourteen: 'fourteen speeds',
-  stepless: 'stepless',
-  sixBolt: 'six bolts',
-  yes: 'yes',
-  no: 'no',
-  downTube: 'on the down tube',
-  seatTube: 'on the seat tube',
-  both: 'on both tubes',
-  top: 'along the top tube',
-  down: 'along the down tube',
-  internal: 'inside the tubes',
-  underBracket: 'under the bracket shell',
-  swept: 'swept back',
-  drop: 'drop',
-  loop: 'looped round',
-  tall: 'tall, above the shoulders',
-  sideSticks: 'a stick at each side',
-  separate: 'on its own clamp',
-  withShifter: 'joined with the shifter',
-  hydraulic: 'hydraulic',
-  dropBar: 'drop-bar lever',
-  trigger: 'trigger',
-  twist: 'twist grip',
-  thumb: 'thumb lever',
-  barEnd: 'in the bar’s end',
-  onFrame: 'on the frame',
-  side: 'side stand',
-  centre: 'centre stand',
-  twoLegged: 'two legs, wide',
-  narrow: 'narrow, 6.5 mm hole',
-  wide: 'wide, 8.5 mm hole',
-  rear: 'the rear wheel',
-  rearLeft: 'left rear wheel only',
-  rearRight: 'right rear wheel only',
-  bothRear: 'both rear wheels',
-  front: 'the front wheel',
-  sameSide: 'same side as the drive chain',
-  crossover: 'crosses over to the left',
-  inTriangle: 'inside the triangle',
-  behindSeatTube: 'behind the seat tube',
-  underBeam: 'under the beam',
-  above: 'on bars above the lap',
-  underSeat: 'on bars under the seat',
-  smooth: 'smooth or with eyelets',
-  sharp: 'sharp edges',
-  centred: 'in one line',
-  staggered: 'in two lines',
-  saddle: 'a saddle',
-  seat: 'a seat with a back',
-  swingArm: 'the swing arm’s stays alone',
-  mainFrame: 'the main frame or seat post alone',
-  bridges: 'the main frame and the swing arm',
-};
+/** All items of the survey, in the order of the walk round. */
+export const allItems: readonly SurveyItem[] = rowsOf<Row>(itemRows).map(itemOf);
