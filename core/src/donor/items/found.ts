@@ -2,7 +2,7 @@ import type { Survey } from '../donor.ts';
 import { isTrike, kindTraits, vehicleKinds, type VehicleKind } from '../kinds.ts';
 
 const is = <K extends keyof Survey>(item: K, ...values: string[]): ((s: Survey) => boolean) => {
-  return (s) => values.includes(String(s[item]?.value ?? ''));
+  return (s) => values.some((value) => value === s[item]?.value);
 };
 /** Found, and something else than none. */
 const there = (item: 'bosses' | 'frontCarrier' | 'stand'): ((s: Survey) => boolean) => {
