@@ -34,11 +34,7 @@ export interface App {
 /** The app as built. */
 export const BUILT = fileURLToPath(new URL('../../web/dist', import.meta.url));
 
-/**
- * A browser on a profile. Where no rides are drawn it makes no optimised code: for a page that is open for seconds
- * that takes longer than it saves.
- */
-export async function launchBrowser(profile: string, rides = true): Promise<Browser> {
+export async function launchBrowser(profile: string): Promise<Browser> {
   return puppeteer.launch({
     executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
     userDataDir: profile,
@@ -51,7 +47,6 @@ export async function launchBrowser(profile: string, rides = true): Promise<Brow
       '--disable-background-networking',
       '--disable-component-update',
       '--disable-sync',
-      ...(rides ? [] : ['--js-flags=--no-maglev --no-turbofan']),
     ],
   });
 }
@@ -90,7 +85,7 @@ export async function startApp({
   let server: Server = createServer({ appDir, demo }).listen(0, '127.0.0.1');
   await new Promise((done) => server.once('listening', done));
   const url = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
-  let browser = await launchBrowser(profile, rides);
+  let browser = await launchBrowser(profile);
   const complaints: string[] = [];
   const openPage = async (): Promise<Page> => {
     const page = await browser.newPage();
@@ -146,7 +141,7 @@ export async function startApp({
       // The lock of a browser that is no more would keep the next one out.
       for (const lock of ['SingletonLock', 'SingletonCookie', 'SingletonSocket'])
         rmSync(join(profile, lock), { force: true });
-      browser = await launchBrowser(profile, rides);
+      browser = await launchBrowser(profile);
       app.page = await openPage();
     },
     stopServer: async () => {
