@@ -401,7 +401,7 @@ export {
   readBuildFileWithPhotos,
   writeBuildFile,
 } from './formats/buildFile.ts';
-export { type CatalogueProblem, catalogueFiles, catalogueProblems } from './formats/catalogue.ts';
+export { catalogueFiles, catalogueProblems } from './formats/catalogue.ts';
 export { dxfDrawing } from './formats/dxf.ts';
 export { offerHeads, readOffers } from './formats/offersTable.ts';
 export { readGpx } from './formats/gpx.ts';
