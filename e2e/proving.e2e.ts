@@ -56,7 +56,7 @@ async function standKey(app: App, key: 'Space' | 'PageDown', done: RegExp): Prom
 }
 
 describe('proving', () => {
-  const app = appAnew('/build/demo-gravel/proving', { rides: true });
+  const app = appAnew('/build/demo-gravel/proving');
 
   it('says where it stands: gates as a road, the next test, clean of axe light and dark, narrow and wide', async () => {
     await line(app, /41 of 60 tried, next: top speed on the flat, half empty/);

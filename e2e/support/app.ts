@@ -38,6 +38,8 @@ export async function launchBrowser(profile: string): Promise<Browser> {
   return puppeteer.launch({
     executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
     userDataDir: profile,
+    // Whoever waits says how long; the wire has no limit of its own below that.
+    protocolTimeout: 2 * PATIENCE,
     args: [
       '--headless',
       '--no-sandbox',

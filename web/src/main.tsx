@@ -46,9 +46,7 @@ inAPause(() => void startOffline(tellNewVersion).catch(() => undefined), 1500, 6
 inAPause(
   () =>
     void Promise.all([import('./sheet/BuildSheet.tsx'), import('./sheet/planAhead.ts'), readAhead()])
-      .then(([, { planAhead }, build]) =>
-        build && store.getState().build.present.build === null ? planAhead(build) : undefined,
-      )
+      .then(([, { planAhead }, build]) => (build && location.pathname === '/' ? planAhead(build) : undefined))
       .catch(() => undefined),
   300,
   10_000,
