@@ -7,7 +7,7 @@ const DONORS = /^(survey|geometry|mid)$/;
 
 const named = (node) => (node?.type === 'Identifier' ? node.name : undefined);
 
-/** A rule that tells one thing wherever `found` says so. */
+/** A rule with one message: `visitor` is given what tells it of a node. */
 const rule = (message, visitor) => ({
   meta: { type: 'problem', messages: { said: message }, schema: [] },
   create: (context) => visitor((node) => context.report({ node, messageId: 'said' })),

@@ -77,6 +77,12 @@ export const catalogueFiles: readonly string[] = [...new Set(tables.map((table) 
 type Row = Record<string, unknown>;
 type Rows = Readonly<Record<string, Row>>;
 
+/** A table as it was read: all its ids, and the rows that its schema takes. */
+interface TableRead {
+  ids: ReadonlySet<string>;
+  rows: Rows;
+}
+
 /**
  * Every fault of a catalogue: text that is no JSON, ids told twice, rows against their schemas, columns that mean
  * nothing, names that another table does not have, chances that do not add up. Never throws.
@@ -84,7 +90,7 @@ type Rows = Readonly<Record<string, Row>>;
  */
 export function catalogueProblems(texts: Readonly<Record<string, string>>): CatalogueProblem[] {
   const problems: CatalogueProblem[] = [];
-  const read = new Map<string, Rows>();
+  const read = new Map<string, TableRead>();
   for (const file of catalogueFiles) {
     const text = texts[file];
     const own = tables.filter((table) => table.file === file);
@@ -109,32 +115,36 @@ export function catalogueProblems(texts: Readonly<Record<string, string>>): Cata
         message,
       });
     };
-    for (const [path, name] of twiceIn(text)) tell([...path, name], 'is told twice');
+    for (const [path, name] of twiceIn(text)) tell([...path, name], 'appears twice');
     for (const table of own) {
       const { under } = table;
-      const rows = (under === undefined ? parsed.value : (parsed.value as Row)[under]) as Rows;
+      const rows = (under === undefined ? parsed.value : (parsed.value as Row | null)?.[under]) as Rows;
       if (typeof rows !== 'object' || rows === null || Array.isArray(rows)) {
         tell(under === undefined ? [] : [under], 'must be a group of rows, each under its id');
         continue;
       }
-      read.set(under === undefined ? file : `${file} ${under}`, rows);
-      for (const [id, row] of Object.entries(rows))
-        checkRow(table, id, row, (path, message) => tell([...(under ? [under] : []), id, ...path], message));
+      const good = Object.entries(rows).filter(([id, row]) =>
+        checkRow(table, id, row, (path, message) => tell([...(under ? [under] : []), id, ...path], message)),
+      );
+      read.set(under === undefined ? file : `${file} ${under}`, {
+        ids: new Set(Object.keys(rows)),
+        rows: Object.fromEntries(good),
+      });
     }
   }
   return [...problems, ...dangling(read, texts)];
 }
 
-/** A row against its schema, column by column, and columns that the schema does not know. */
+/** A row against its schema, column by column, and columns that the schema does not know; true where it reads. */
 function checkRow(
   { schema, fill }: TableOf,
   id: string,
   row: unknown,
   tell: (path: string[], message: string) => void,
-): void {
+): boolean {
   if (fill && (typeof row !== 'object' || row === null || Array.isArray(row))) {
-    tell([], 'must be a row of columns');
-    return;
+    tell([], 'must be a row with columns');
+    return false;
   }
   const si = inSi(row);
   const result = schema.safeParse(fill ? fill(id, si as object) : si);
@@ -147,9 +157,10 @@ function checkRow(
         ),
         message,
       );
-    return;
+    return false;
   }
-  for (const path of unknownIn(si, result.data)) tell(asWritten(row, path), 'is no column of this table');
+  for (const path of unknownIn(si, result.data)) tell(asWritten(row, path), 'this table has no such column');
+  return true;
 }
 
 /** Where what is wrong in SI stands as it was written: `thicknessM` under `thicknessMm`. */
@@ -212,9 +223,9 @@ function twiceIn(text: string): [path: string[], name: string][] {
 }
 
 /** Names that rows give and no table has, ids that two parts share, chances that are not one an outcome or not 1. */
-function dangling(read: ReadonlyMap<string, Rows>, texts: Readonly<Record<string, string>>): CatalogueProblem[] {
+function dangling(read: ReadonlyMap<string, TableRead>, texts: Readonly<Record<string, string>>): CatalogueProblem[] {
   const problems: CatalogueProblem[] = [];
-  const rows = (table: string): Rows => read.get(table) ?? {};
+  const rows = (table: string): Rows => read.get(table)?.rows ?? {};
   const tell = (table: string, id: string, column: string, message: string): void => {
     const [file = '', under] = table.split(' ');
     const path = [...(under ? [under] : []), id, ...column.split('.')];
@@ -231,7 +242,7 @@ function dangling(read: ReadonlyMap<string, Rows>, texts: Readonly<Record<string
     for (const name of Array.isArray(names) ? names : [names])
       if (typeof name === 'string' && !of.has(name)) tell(table, id, column, `the catalogue has no ${what} “${name}”`);
   };
-  const ids = (table: string): Set<string> => new Set(Object.keys(rows(table)));
+  const ids = (table: string): ReadonlySet<string> => read.get(table)?.ids ?? new Set();
 
   // Parts of all kinds share one shelf.
   const seen = new Map<string, string>();

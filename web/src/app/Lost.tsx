@@ -17,7 +17,7 @@ export function Lost() {
           ? error.message
           : typeof error === 'string'
             ? error
-            : 'Something went wrong here that says nothing of itself.';
+            : 'Something went wrong, and the error says no more.';
   return (
     <main className="lost">
       <h1>Not on this bench</h1>
