@@ -67,12 +67,15 @@ const DRAWN = 200;
 
 /** The plan with, for each finding on what is chosen, what would change it; under the names its JSON has always had as well. */
 function asDocument(context: PlanContext, plan: BuildPlan) {
-  const { brief, donor, drive, pack, gearing, wiring } = plan;
+  const { build: bench, parts, ...whole } = plan;
+  const { brief, donor, drive, pack, gearing, wiring } = whole;
   const { day } = context.build.proving;
   const rides = ridesOn(context, day, DRAWN);
   const proving = proofSheet(context, wiring.all?.checks ?? [], rides && { conditions: day, rides });
   return {
-    ...plan,
+    ...whole,
+    ...parts,
+    bench,
     ...brief,
     ...donor,
     gears: gearing.rows,

@@ -15,7 +15,7 @@ import { Provider } from 'react-redux';
 import { RouterProvider } from 'react-router/dom';
 import { router } from './app/router.tsx';
 import { startUp } from './app/startUp.ts';
-import { store } from './app/store.ts';
+import { store } from './store/store.ts';
 import { theme } from './app/theme.ts';
 import { startOffline } from './offline/offline.ts';
 import { tellNewVersion } from './sheet/newVersion.tsx';

@@ -8,7 +8,7 @@ import {
   usualTrailer,
   type Build,
 } from '@sprocket/core';
-import type { buildActions } from '../src/app/buildSlice.ts';
+import type { buildActions } from '../src/store/buildSlice.ts';
 
 const AT = '2026-05-02T10:00';
 const DAY = '2026-05-02';

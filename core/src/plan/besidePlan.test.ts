@@ -26,7 +26,7 @@ const fromOf = (build: Build): DifferingFrom => {
 /** The build with a thing of a step built otherwise, as the bench writes it. */
 function builtOtherwise(build: Build, step: string, path: string, value: number | string, id = 'o1'): Build {
   const from = fromOf(build);
-  const found = planChosen(planContext(build, starterShelf)).bench.steps.find((s) => s.id === step);
+  const found = planChosen(planContext(build, starterShelf)).build.steps.find((s) => s.id === step);
   if (!found) throw new Error(`no step ${step}`);
   const offer = differingAt(from, found).find((d) => d.path === path);
   if (!offer) throw new Error(`nothing differs at ${step}: ${path}`);
@@ -99,7 +99,7 @@ describe('a thing built otherwise than planned', () => {
   it('nothing that is as planned is a change; another part is one, and a remedy left out is taken back', () => {
     const build = demoBuild('mixte');
     const from = fromOf(build);
-    const { steps } = planChosen(planContext(build, starterShelf)).bench;
+    const { steps } = planChosen(planContext(build, starterShelf)).build;
     const arms = steps.find((s) => s.id === 'arms-ready');
     const offer = arms ? differingAt(from, arms)[0] : undefined;
     if (!arms || !offer) throw new Error('no arms');
@@ -115,7 +115,7 @@ describe('a thing built otherwise than planned', () => {
     const remedy = finding?.remedies.find((r) => r.does === 'work' || r.does === 'buy');
     if (!finding || !remedy) throw new Error('no remedy');
     build.fixes = [{ rule: finding.rule, subject: finding.subject ?? 'donor', remedy: remedy.id, on: '2026-03-01' }];
-    const fixed = planChosen(planContext(build, starterShelf)).bench.steps.find((s) => s.rule === finding.rule);
+    const fixed = planChosen(planContext(build, starterShelf)).build.steps.find((s) => s.rule === finding.rule);
     if (!fixed) throw new Error('no step');
     const changes = leftOutChanges(build, fixed);
     expect(changes.map((c) => c.path)).to.deep.equal([fixPath(finding.rule, finding.subject ?? 'donor')]);

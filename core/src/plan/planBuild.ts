@@ -1,33 +1,26 @@
 import { isProven } from '../donor/entry.ts';
+import type { StageId } from '../build/stage.ts';
 import { budgetFinding } from './budget.ts';
 import type { Build } from '../build/build.ts';
-import { middleOf } from '../layout/packPlacement.ts';
 import type { DonorGeometry, Point } from '../donor/geometry.ts';
 import type { Finding } from '../fit/finding.ts';
 import { headOf, judgeInSteps } from '../fit/judge.ts';
+import { groupStages } from '../fit/rule.ts';
 import { canIt, worthIt, type CanIt, type WorthIt } from '../fit/worth.ts';
-import { CHARGE_EFFICIENCY } from '../constants.ts';
-import { packLife } from '../pack/life.ts';
 import type { Kit } from '../parts/kit.ts';
 import type { Pack, PackPlace } from '../parts/pack.ts';
 import type { Shelf } from '../parts/part.ts';
 import { finish, type Steps } from '../steps.ts';
 import type { PlanContext } from '../vehicle/context.ts';
 import { worstFirst, type Verdict } from '../verdict.ts';
-import type { BillSheet } from '../work/bill.ts';
-import { donorThings, type DonorThing } from '../work/donorThings.ts';
-import { wholeCost, type Riding, type WholeCost } from '../work/wholeCost.ts';
-import { lineSteps } from '../work/steps/lineSteps.ts';
-import { benchOrder } from '../work/steps/order.ts';
-import { stepSheets, type StepSheet } from '../work/steps/sheets.ts';
-import { billSheet, placeSpots, type SpotPlace } from './billSheet.ts';
 import { judgeCandidates, type Candidates } from './candidates.ts';
 import { planContext } from './context.ts';
 import type { Figure } from './figure.ts';
 import { tallyFigures } from './figures.ts';
-import { moneyOf, type BenchWork, type Money } from './money.ts';
-import { planStages, type PlannedStageId, type StageParts } from './stages.ts';
+import { moneyOf, type Money } from './money.ts';
+import { planStages, type JudgedStageId, type StageParts } from './stages.ts';
 import type { MotorDrawing } from './stages/drive.ts';
+import type { Judged } from './stages/stage.ts';
 
 /** What the drawing shows besides the donor. */
 export interface PlanDrawing {
@@ -45,16 +38,6 @@ export interface PlanDrawing {
   cogRadiusM: number;
 }
 
-/** The bench's side of a plan. */
-export interface BenchSheet extends BenchWork {
-  /** Step that takes each line of the bill, by the line's key. */
-  fits: Readonly<Record<string, string>>;
-  /** All steps, as they are best done one after another, by id. */
-  order: string[];
-  /** What is said of each step besides, by id. */
-  sheets: Readonly<Record<string, StepSheet>>;
-}
-
 /** How a stage stands: its worst verdict, and how many of each. */
 export interface StageStanding {
   verdict: Verdict;
@@ -65,20 +48,10 @@ export interface StageStanding {
 export interface ChosenPlan extends StageParts {
   figures: Figure[];
   findings: Finding[];
-  stages: Record<PlannedStageId, StageStanding>;
+  stages: Record<JudgedStageId, StageStanding>;
   verdict: Verdict;
   chosen: { kit: Kit | null; pack: Pack | null };
   money: Money;
-  /** Each line of it with its state, and what was ordered that is wanted no more. */
-  bill: BillSheet;
-  /** What is done at the bench, with what, and which step takes each line of the bill. */
-  bench: BenchSheet;
-  /** What of the donor is kept, goes over, or is left over. */
-  donorThings: DonorThing[];
-  /** All it comes to, a kilometre of it, and against a ready-made one. */
-  cost: WholeCost;
-  /** Where on the side view each place of a line is. */
-  spots: Record<SpotPlace, Point>;
   drawing: PlanDrawing;
 }
 
@@ -111,56 +84,39 @@ export function* planInSteps(context: PlanContext): Steps<ChosenPlan> {
     ...(yield* judgeInSteps('pack', context)).findings,
     ...whole.filter((f) => f.stage !== 'brief'),
   ]);
-  const parts: Partial<StageParts> = {};
-  for (const stage of planStages) {
-    const here = judged.filter((f) => f.stage === stage.id);
-    // Each stage says in its type which earlier parts it reads; the list's order is what makes them be there.
-    const plan = stage.plan as (c: PlanContext, earlier: Partial<StageParts>, f: readonly Finding[]) => unknown;
-    Object.assign(parts, { [stage.id]: plan(context, parts, here) });
-    yield;
-  }
   const { money, work } = moneyOf(context, judged);
-  const drawing = drawingOf(context, parts as StageParts);
   // The budget is held against the whole conversion, which only stands once everything is judged.
   const findings = worstFirst([...judged, ...budgetFinding(context, money)]);
-  const bill = billSheet(context, money, findings);
-  const { wiring } = parts;
+  const parts: Partial<StageParts> = {};
+  for (const stage of planStages) {
+    if (!('plan' in stage)) continue;
+    const here = findings.filter((f) => f.stage === stage.id);
+    // Each stage says in its type which earlier parts it reads; the list's order is what makes them be there.
+    const plan = stage.plan as (c: PlanContext, earlier: Partial<StageParts>, judged: Judged) => unknown;
+    Object.assign(parts, { [stage.id]: plan(context, parts, { here, all: findings, money, work }) });
+    yield;
+  }
   return {
     ...(parts as StageParts),
     figures: tallyFigures(context, money),
     findings,
-    stages: Object.fromEntries(planStages.map((s) => [s.id, standingOf(s.id, findings)])) as ChosenPlan['stages'],
+    stages: standings(findings),
     verdict: headOf(findings).verdict,
     chosen: { kit, pack },
     money,
-    bill,
-    donorThings: donorThings(context, bill.lines),
-    cost: wholeCost(bill.lines, context.build.bill, money.donor, ridingOf(context)),
-    bench: {
-      ...work,
-      fits: lineSteps(bill.lines, work.steps),
-      order: benchOrder(work.steps),
-      sheets: stepSheets(context, work.steps, {
-        leads: wiring?.all?.leads ?? [],
-        power: wiring?.all?.power ?? null,
-        settings: wiring?.settings ?? [],
-      }),
-    },
-    spots: placeSpots(context, drawing.pack ? middleOf(drawing.pack.outline) : null),
-    drawing,
+    drawing: drawingOf(context, parts as StageParts),
   };
 }
 
-/** What a kilometre takes out of the battery and off its life; null where nothing can be ridden. */
-function ridingOf({ reckoning, pack, build }: PlanContext): Riding | null {
-  if (!reckoning || !pack) return null;
-  const { whPerKm } = reckoning.toEmpty;
-  const { pricePerKm } = packLife(pack, whPerKm, build.brief.temperatureC);
-  return { whPerKm, charged: CHARGE_EFFICIENCY[pack.chemistry], batteryPerKm: pricePerKm };
+/** How each stage stands that rules are shown on, in the order of the work. */
+function standings(findings: readonly Finding[]): ChosenPlan['stages'] {
+  const judged = new Set<string>(Object.values(groupStages));
+  const rows = planStages.filter(({ id }) => judged.has(id)).map(({ id }) => [id, standingOf(id, findings)]);
+  return Object.fromEntries(rows) as ChosenPlan['stages'];
 }
 
 /** How a stage stands by its findings; "measure" where it has none, since nothing was shown to fit. */
-function standingOf(id: PlannedStageId, findings: readonly Finding[]): StageStanding {
+function standingOf(id: StageId, findings: readonly Finding[]): StageStanding {
   const here = findings.filter((f) => f.stage === id);
   const counts: Record<Verdict, number> = { stop: 0, rework: 0, measure: 0, fits: 0 };
   for (const f of here) if (!f.override) counts[f.verdict]++;

@@ -363,10 +363,10 @@ describe('a repair decided on', () => {
           const line = plan.money.lines.find((l) => l.part === take.part && l.by.includes(`repair:${repair.id}`));
           expect(line?.price, `${repair.id} ${take.part}`).to.not.equal(undefined);
         }
-        const step = plan.bench.steps.find((s) => s.id === 'repair:rep-1');
+        const step = plan.build.steps.find((s) => s.id === 'repair:rep-1');
         expect(step).to.deep.include({ practised: repair.minutes, title: [repair.words] });
-        expect(plan.bench.order).to.include('repair:rep-1');
-        expect(plan.bench.steps.length).to.equal(before.bench.steps.length + 1);
+        expect(plan.build.order).to.include('repair:rep-1');
+        expect(plan.build.steps.length).to.equal(before.build.steps.length + 1);
       }
     }
   });

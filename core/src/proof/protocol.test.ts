@@ -490,7 +490,9 @@ describe('protocol', () => {
 
   it('names only parts, tools and places there are, and no step twice', () => {
     expect(new Set(stepLibrary.map((s) => s.id)).size).to.equal(stepLibrary.length);
-    const { spots } = planChosen(contextOf(demoBuild('trike')));
+    const {
+      parts: { spots },
+    } = planChosen(contextOf(demoBuild('trike')));
     for (const t of sheetOf(demoBuild('trike')).tests)
       expect(t.place === 'bench' || t.place in spots, `${t.id} ${t.place}`).to.equal(true);
   });

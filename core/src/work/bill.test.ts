@@ -22,7 +22,10 @@ const demos = ['mixte', 'trike', 'box', 'lockkeeper', 'gravel'] as const;
 describe('the bill', () => {
   it('is the tally’s own lines: to the cent the same, none twice, each with who wants it', () => {
     for (const name of demos) {
-      const { bill, money } = planOf(demoBuild(name));
+      const {
+        parts: { bill },
+        money,
+      } = planOf(demoBuild(name));
       expect(bill.sums.wanted, name).to.be.closeTo(money.conversion, 1e-9);
       expect(bill.lines.length, name).to.equal(money.lines.length);
       expect(new Set(bill.lines.map((l) => l.key)).size, name).to.equal(bill.lines.length);
@@ -41,13 +44,13 @@ describe('the bill', () => {
     for (const build of [...demos.map(demoBuild), ...manyBuilds()]) {
       const plan = planOf(build);
       const name = `${build.donor.kind} ${build.choice.kitId ?? ''}`;
-      const keys = plan.bill.lines.map((l) => l.key);
+      const keys = plan.parts.bill.lines.map((l) => l.key);
       expect(new Set(keys).size, name).to.equal(keys.length);
-      const wished = plan.bill.lines.map((l) => `${l.part}@${l.place ?? ''}`);
+      const wished = plan.parts.bill.lines.map((l) => `${l.part}@${l.place ?? ''}`);
       expect(new Set(wished).size, name).to.equal(wished.length);
       for (const { finding, remedy } of doingsOf(build, plan.findings)) {
         for (const taking of remedy.takes) {
-          const line = plan.bill.lines.find((l) => l.part === taking.part && l.place === taking.place);
+          const line = plan.parts.bill.lines.find((l) => l.part === taking.part && l.place === taking.place);
           expect(line?.price, `${name} ${finding.rule} ${taking.part}`).to.be.a('number');
           expect(line?.count, `${name} ${finding.rule} ${taking.part}`).to.be.at.least(taking.count);
           expect(line?.massKg, `${name} ${finding.rule} ${taking.part}`).to.be.at.least(0);
@@ -55,7 +58,7 @@ describe('the bill', () => {
         }
         expect(remedy.work, `${name} ${finding.rule}`).to.be.at.least(0);
       }
-      expect(plan.bill.sums.wanted, name).to.be.closeTo(plan.money.conversion, 1e-9);
+      expect(plan.parts.bill.sums.wanted, name).to.be.closeTo(plan.money.conversion, 1e-9);
       expect(plan.figures.find((f) => f.id === 'price')?.value?.si, name).to.be.closeTo(plan.money.conversion, 1e-9);
     }
   });
@@ -63,7 +66,7 @@ describe('the bill', () => {
   it('what is had, kept or borrowed costs nothing, a price of one’s own counts, in bill and tally alike', () => {
     const { build } = world({ pack: 'loaf-36-17' });
     const before = planOf(build);
-    const charger = before.bill.lines.find((l) => l.kind === 'charger');
+    const charger = before.parts.bill.lines.find((l) => l.kind === 'charger');
     expect(charger?.price).to.be.greaterThan(0);
     build.bill.lines['loaf-36-17'] = line({ from: 'have' });
     build.bill.lines['otter-r250'] = line({ price: 100.25 });
@@ -71,7 +74,7 @@ describe('the bill', () => {
     const priceOf = (id: string): number => partById(starterShelf, id)?.price ?? 0;
     const less = priceOf('loaf-36-17') + priceOf('otter-r250') - 100.25;
     expect(before.money.conversion - after.money.conversion).to.be.closeTo(less, 1e-9);
-    expect(after.bill.sums.wanted).to.be.closeTo(after.money.conversion, 1e-9);
+    expect(after.parts.bill.sums.wanted).to.be.closeTo(after.money.conversion, 1e-9);
     expect(after.figures.find((f) => f.id === 'price')?.value?.si).to.be.closeTo(after.money.conversion, 1e-9);
   });
 
@@ -80,10 +83,12 @@ describe('the bill', () => {
     build.bill.lines['otter-r250'] = line({ state: 'arrived', arrivedOn: '2026-03-01', name: 'Otter' });
     build.bill.lines['torque-arm@rear axle'] = line({ state: 'fitted', name: 'Arm' });
     build.bill.lines['kettle-36-13'] = line({ state: 'ordered' });
-    const first = planOf(build).bill;
+    const first = planOf(build).parts.bill;
     expect(first.lines.filter((l) => l.why === 'notWanted').map((l) => l.key)).to.deep.equal([]);
     build.choice.kitId = 'wren-m250';
-    const { bill } = planOf(build);
+    const {
+      parts: { bill },
+    } = planOf(build);
     const over = bill.lines.filter((l) => l.why === 'notWanted');
     expect(over.map((l) => [l.key, l.name, l.state, l.leftOver])).to.deep.equal([
       ['otter-r250', 'Otter', 'arrived', 'spare'],
@@ -95,7 +100,7 @@ describe('the bill', () => {
     expect(bill.sums.wanted).to.be.closeTo(planOf(build).money.conversion, 1e-9);
     // Back again, they are as they were.
     build.choice.kitId = 'otter-r250';
-    expect(planOf(build).bill).to.deep.equal(first);
+    expect(planOf(build).parts.bill).to.deep.equal(first);
   });
 
   it('every state is counted once: to come, on its way, or here', () => {
@@ -103,7 +108,7 @@ describe('the bill', () => {
     const paid: Record<string, LineState[]> = { toCome: [], committed: [], spent: [], none: [] };
     for (const state of lineStates) {
       build.bill.lines['kettle-36-13'] = line({ state, soldFor: 10 });
-      const { sums, lines } = planOf(build).bill;
+      const { sums, lines } = planOf(build).parts.bill;
       const pack = lines.find((l) => l.key === 'kettle-36-13')?.sum ?? 0;
       const rest = sums.wanted - pack;
       const where = sums.spent > 0 ? 'spent' : sums.committed > 0 ? 'committed' : 'toCome';
@@ -122,7 +127,7 @@ describe('the bill', () => {
   it('sent back and still wanted it may be ordered again; left over it goes back until its day', () => {
     const { build } = world({});
     build.bill.lines['kettle-36-13'] = line({ state: 'returned' });
-    expect(planOf(build).bill.lines.find((l) => l.key === 'kettle-36-13')?.wave).to.equal('now');
+    expect(planOf(build).parts.bill.lines.find((l) => l.key === 'kettle-36-13')?.wave).to.equal('now');
     const come = line({ state: 'arrived', arrivedOn: '2026-03-01', returnBy: '2026-03-15' });
     expect(leftOverOf(come, '2026-03-15')).to.equal('sendBack');
     expect(leftOverOf(come, '2026-03-16')).to.equal('spare');
@@ -132,7 +137,7 @@ describe('the bill', () => {
 
   it('a line is held while what must fit is unmeasured, and only while it is wanted', () => {
     const { build } = world({ survey: { rearDropoutSpacing: '' } });
-    const held = () => planOf(build).bill.lines.find((l) => l.key === 'otter-r250');
+    const held = () => planOf(build).parts.bill.lines.find((l) => l.key === 'otter-r250');
     expect(held()?.wave).to.equal('held');
     expect(held()?.held.length).to.be.greaterThan(0);
     build.bill.lines['otter-r250'] = line({ state: 'ordered', reason: 'The shop measured it' });
@@ -164,7 +169,9 @@ describe('a charger', () => {
 
 describe('a quotation', () => {
   it('adds up as printed: parts, hours, tax, deposit', () => {
-    const { bill } = planOf(demoBuild('mixte'));
+    const {
+      parts: { bill },
+    } = planOf(demoBuild('mixte'));
     const shop = { name: 'Shop', hour: 45, deposit: 0.3, tax: 0.2, invoice: null };
     const sheet = quotationOf(bill, 125, shop);
     // 125 min are 2.1 h to the tenth: 94.50.
@@ -179,21 +186,21 @@ describe('a quotation', () => {
   it('tools stay the shop’s own, bought or hired', () => {
     const { build } = world({});
     const shop = { name: '', hour: 40, deposit: 0.3, tax: 0.25, invoice: null };
-    const before = quotationOf(planOf(build).bill, 60, shop).net;
+    const before = quotationOf(planOf(build).parts.bill, 60, shop).net;
     build.bill.lines['big-torque-wrench@bench'] = line({});
-    expect(planOf(build).bill.lines.some((l) => l.kind === 'tool')).to.equal(true);
-    expect(quotationOf(planOf(build).bill, 60, shop).net).to.equal(before);
+    expect(planOf(build).parts.bill.lines.some((l) => l.kind === 'tool')).to.equal(true);
+    expect(quotationOf(planOf(build).parts.bill, 60, shop).net).to.equal(before);
   });
 
   it('an invoice asks for what is here or fitted and the hours as worked, less what was paid', () => {
     const { build } = world({});
     const shop = { name: '', hour: 40, deposit: 0.3, tax: 0.25, invoice: null };
-    expect(invoiceOf(planOf(build).bill, shop)).to.equal(null);
+    expect(invoiceOf(planOf(build).parts.bill, shop)).to.equal(null);
     build.bill.lines['otter-r250'] = line({ state: 'fitted', price: 300 });
     build.bill.lines['kettle-36-13'] = line({ state: 'arrived', price: 280.5 });
     build.bill.lines['torque-arm@rear axle'] = line({ state: 'ordered' });
     build.bill.lines['wren-m250'] = line({ state: 'arrived', price: 99 });
-    const sheet = invoiceOf(planOf(build).bill, {
+    const sheet = invoiceOf(planOf(build).parts.bill, {
       ...shop,
       invoice: { number: '7', on: '2026-04-01', hours: 3.5, paid: 200 },
     });

@@ -9,7 +9,7 @@ import type { IntegerSolver } from './buy.ts';
 import { buyingCase, buyingSheet } from './buying.ts';
 import { integerSolver } from './highs.ts';
 
-const { lines } = planChosen(planContext(world({}).build, starterShelf)).bill;
+const { lines } = planChosen(planContext(world({}).build, starterShelf)).parts.bill;
 const now = lines.filter((l) => l.wave === 'now');
 const supplier = (id: string, change: Partial<Bill['suppliers'][number]> = {}) => ({
   id,

@@ -43,18 +43,18 @@ describe('what of the donor is kept, and what is left over', () => {
   it('what is bought new puts the old one off; none stands twice on any donor', () => {
     const build = demoBuild('mixte');
     const plan = planChosen(planContext(build, starterShelf));
-    expect(plan.donorThings.find((t) => t.id === 'stand')?.fate).to.equal('comesOff');
+    expect(plan.parts.donorThings.find((t) => t.id === 'stand')?.fate).to.equal('comesOff');
     for (const many of manyBuilds()) {
       const ids = donorThings(planContext(many, starterShelf), []).map((t) => t.key);
       expect(new Set(ids).size).to.equal(ids.length);
     }
     build.choice.kitId = null;
-    expect(planChosen(planContext(build, starterShelf)).donorThings).to.deep.equal([]);
+    expect(planChosen(planContext(build, starterShelf)).parts.donorThings).to.deep.equal([]);
   });
 
   it('what is sold of it is won back, and stands in the bill', () => {
     const build = demoBuild('mixte');
-    const before = planChosen(planContext(build, starterShelf)).cost.total;
+    const before = planChosen(planContext(build, starterShelf)).parts.cost.total;
     build.bill.lines['donor-wheel'] = {
       ...usualLine,
       name: 'Rear wheel',
@@ -64,8 +64,8 @@ describe('what of the donor is kept, and what is left over', () => {
       soldFor: 25,
     };
     const plan = planChosen(planContext(build, starterShelf));
-    expect(plan.cost.total).to.equal(before - 25);
-    expect(plan.bill.lines.find((l) => l.key === 'donor-wheel')).to.deep.include({
+    expect(plan.parts.cost.total).to.equal(before - 25);
+    expect(plan.parts.bill.lines.find((l) => l.key === 'donor-wheel')).to.deep.include({
       why: 'notWanted',
       state: 'sold',
       sum: 0,

@@ -7,7 +7,7 @@ import { world } from '../../test/world.ts';
 import type { BillLine } from './bill.ts';
 import { orderFrom, purchaseOrders, putLine, remindersOf } from './lineMoves.ts';
 
-const { lines } = planChosen(planContext(world({}).build, starterShelf)).bill;
+const { lines } = planChosen(planContext(world({}).build, starterShelf)).parts.bill;
 const pack = lines.find((l) => l.key === 'kettle-36-13') as BillLine;
 const bill: Bill = {
   ...usualBill(),

@@ -122,10 +122,10 @@ describe('what a conversion comes to', () => {
     const { build } = world({});
     build.donor.worth.donorPrice = 120;
     const plan = planChosen(planContext(build, starterShelf));
-    expect(plan.cost.total).to.be.closeTo(plan.money.conversion + 120, 1e-9);
+    expect(plan.parts.cost.total).to.be.closeTo(plan.money.conversion + 120, 1e-9);
     const whPerKm = planContext(build, starterShelf).reckoning?.toEmpty.whPerKm ?? 0;
-    expect(plan.cost.perKm?.energy).to.be.closeTo((whPerKm / 1000 / 0.9) * 0.3, 1e-12);
+    expect(plan.parts.cost.perKm?.energy).to.be.closeTo((whPerKm / 1000 / 0.9) * 0.3, 1e-12);
     build.choice.packId = null;
-    expect(planChosen(planContext(build, starterShelf)).cost.perKm).to.equal(null);
+    expect(planChosen(planContext(build, starterShelf)).parts.cost.perKm).to.equal(null);
   });
 });

@@ -1,5 +1,5 @@
 import { createBrowserRouter, Navigate, type RouteObject } from 'react-router';
-import { stages } from '../stages/all.ts';
+import { stages } from './stages.ts';
 import { Library } from '../stages/library/Library.tsx';
 import { Lost } from './Lost.tsx';
 
@@ -19,7 +19,7 @@ export const router = createBrowserRouter([
   },
   {
     path: '/build/:buildId',
-    lazy: async () => ({ Component: (await import('../sheet/BuildSheet.tsx')).BuildSheet }),
+    lazy: async () => ({ Component: (await import('./OpenBuild.tsx')).OpenBuild }),
     errorElement: <Lost />,
     hydrateFallbackElement: <p className="wait">Opening the build…</p>,
     children: [

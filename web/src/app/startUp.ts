@@ -3,9 +3,9 @@ import { startAutosave } from '../storage/autosave.ts';
 import { db, readSetting, writeSetting } from '../storage/db.ts';
 import { soundParts } from '../storage/sound.ts';
 import { seedDemo } from '../storage/demo.ts';
-import { shelfActions } from './shelfSlice.ts';
-import { store } from './store.ts';
-import { uiActions } from './uiSlice.ts';
+import { shelfActions } from '../store/shelfSlice.ts';
+import { store } from '../store/store.ts';
+import { uiActions } from '../store/uiSlice.ts';
 
 /** How long the page waits for the browser's store before it is shown all the same, ms. */
 const PATIENCE = 4000;

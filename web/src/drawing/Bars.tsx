@@ -1,6 +1,6 @@
 import { amount, amountText, type BarItem, type BarSide, type ChosenPlan } from '@sprocket/core';
 import { useRef, useState, type PointerEvent } from 'react';
-import { useUnits } from '../app/store.ts';
+import { useUnits } from '../store/store.ts';
 
 const SCALE = 1150;
 const MIDDLE = 0.13;

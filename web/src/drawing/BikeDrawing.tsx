@@ -13,8 +13,8 @@ import {
   type Tube,
 } from '@sprocket/core';
 import { useId, type ReactNode } from 'react';
-import { useApp, useSend, useUnits } from '../app/store.ts';
-import { uiActions } from '../app/uiSlice.ts';
+import { useApp, useSend, useUnits } from '../store/store.ts';
+import { uiActions } from '../store/uiSlice.ts';
 import { CallOut } from './CallOut.tsx';
 import { DimensionMark } from './DimensionMark.tsx';
 import { curveOf, lookedAt, pathOf, sheetFor, type Look, type Sheet } from './frame.ts';

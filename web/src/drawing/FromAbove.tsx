@@ -1,6 +1,6 @@
 import { useElementSize } from '@mantine/hooks';
 import { amount, amountText, tipDistance, type ChosenPlan, type Wiring } from '@sprocket/core';
-import { useUnits } from '../app/store.ts';
+import { useUnits } from '../store/store.ts';
 import { dashesOf, leadMark } from './LeadLayer.tsx';
 
 /** The vehicle from above: wheels, frame, pack and bar, with the tipping triangle of a trike. */

@@ -7,7 +7,7 @@ import {
   type Point,
   type RoutedLead,
 } from '@sprocket/core';
-import { useUnits } from '../app/store.ts';
+import { useUnits } from '../store/store.ts';
 import { pathOf, type Sheet } from './frame.ts';
 
 /** How many ways of drawing a lead there are: each its own colour and its own run of dashes. */

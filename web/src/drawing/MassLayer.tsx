@@ -1,5 +1,5 @@
 import { amount, amountText, type ChosenPlan, type Point } from '@sprocket/core';
-import { useUnits } from '../app/store.ts';
+import { useUnits } from '../store/store.ts';
 import type { Sheet } from './frame.ts';
 
 /** Each mass at its place as a disc of its size, the centre of all, and what stands on each axle. */

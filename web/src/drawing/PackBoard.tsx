@@ -1,6 +1,6 @@
 import { geometryInTravel, type ChosenPlan, type Placement } from '@sprocket/core';
 import { useEffect, useMemo, useRef, useState } from 'react';
-import { useBuild } from '../app/store.ts';
+import { useBuild } from '../store/store.ts';
 import { Bars } from './Bars.tsx';
 import { BikeDrawing, type DrawingLayer } from './BikeDrawing.tsx';
 import { FromAbove } from './FromAbove.tsx';

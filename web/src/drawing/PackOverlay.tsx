@@ -22,7 +22,7 @@ import {
   type Tightest,
 } from '@sprocket/core';
 import { useEffect, useId, useMemo, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
-import { useUnits } from '../app/store.ts';
+import { useUnits } from '../store/store.ts';
 import { pathOf, type Sheet } from './frame.ts';
 import { GapMarks } from './GapMarks.tsx';
 

@@ -1,5 +1,5 @@
 import { amountText, showAmount, type Band, type JudgedReading } from '@sprocket/core';
-import { useUnits } from '../app/store.ts';
+import { useUnits } from '../store/store.ts';
 import './proof.css';
 
 interface BandMarkProps {

@@ -4,8 +4,8 @@ import { Big, Say, Show } from '../ui/Show.tsx';
 import { FindingSum } from './FindingSum.tsx';
 import { useWorkerAnswer } from '../workers/core.ts';
 import { usePlan } from './PlanProvider.tsx';
-import { useApp, useBuild, useSend, useUnits } from '../app/store.ts';
-import { uiActions } from '../app/uiSlice.ts';
+import { useApp, useBuild, useSend, useUnits } from '../store/store.ts';
+import { uiActions } from '../store/uiSlice.ts';
 
 /** The sum behind a figure or a verdict, with this build's numbers. */
 export function Explain() {

@@ -2,9 +2,9 @@ import { Spotlight, type SpotlightActionData } from '@mantine/spotlight';
 import { useMemo } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { usePlan } from './PlanProvider.tsx';
-import { stages } from '../stages/all.ts';
-import { useBuild, useSend } from '../app/store.ts';
-import { uiActions } from '../app/uiSlice.ts';
+import { useStages } from './stages.ts';
+import { useBuild, useSend } from '../store/store.ts';
+import { uiActions } from '../store/uiSlice.ts';
 
 /** Sheets of their own, besides the stages. */
 const sheets: readonly (readonly [string, string, string])[] = [
@@ -20,10 +20,11 @@ export function Finder() {
   const send = useSend();
   const build = useBuild();
   const plan = usePlan();
+  const { list } = useStages();
   const actions = useMemo<SpotlightActionData[]>(() => {
     const go = (path: string) => () => void navigate(`/build/${buildId}/${path}`);
     return [
-      ...stages.map((s) => ({
+      ...list.map((s) => ({
         id: `stage-${s.id}`,
         label: s.label,
         description: s.decides,
@@ -37,7 +38,7 @@ export function Finder() {
         keywords: ['sheet'],
         onClick: go(id),
       })),
-      ...stages.flatMap((s) =>
+      ...list.flatMap((s) =>
         (s.finds?.(build, plan) ?? []).map(({ id, label, description, path }) => ({
           id,
           label,
@@ -52,7 +53,7 @@ export function Finder() {
         onClick: () => send(uiActions.explained({ kind: 'finding', finding: f })),
       })),
     ];
-  }, [navigate, buildId, send, build, plan]);
+  }, [navigate, buildId, send, build, plan, list]);
   return (
     <Spotlight
       actions={actions}

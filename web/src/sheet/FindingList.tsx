@@ -1,6 +1,6 @@
 import type { Finding, Verdict } from '@sprocket/core';
-import { useSend } from '../app/store.ts';
-import { uiActions } from '../app/uiSlice.ts';
+import { useSend } from '../store/store.ts';
+import { uiActions } from '../store/uiSlice.ts';
 import { Say } from '../ui/Show.tsx';
 import { VerdictMark } from './Verdict.tsx';
 

@@ -14,10 +14,10 @@ import { Link, useNavigate, useParams } from 'react-router';
 import { useWorkerAnswer } from '../workers/core.ts';
 import { Say, Show } from '../ui/Show.tsx';
 import { VerdictMark } from './Verdict.tsx';
-import { buildActions } from '../app/buildSlice.ts';
+import { buildActions } from '../store/buildSlice.ts';
 import { useShelf } from './PlanProvider.tsx';
-import { useApp, useBuild, useSend } from '../app/store.ts';
-import { uiActions } from '../app/uiSlice.ts';
+import { useApp, useBuild, useSend } from '../store/store.ts';
+import { uiActions } from '../store/uiSlice.ts';
 import { today } from '../ui/today.ts';
 
 /** What a verdict rests on, what mends it, what would change it, and the way to set it aside with a reason. */

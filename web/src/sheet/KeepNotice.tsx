@@ -1,8 +1,8 @@
 import { Button } from '@mantine/core';
 import { placeWords, refusedWords, valueWords, writeBuildFile, type Build, type Clash } from '@sprocket/core';
 import { useLiveQuery } from 'dexie-react-hooks';
-import { buildActions } from '../app/buildSlice.ts';
-import { useApp, useBuild, useSend, useUnits } from '../app/store.ts';
+import { buildActions } from '../store/buildSlice.ts';
+import { useApp, useBuild, useSend, useUnits } from '../store/store.ts';
 import { keeper } from '../storage/autosave.ts';
 import { db, type KeptAside, type KeptClash } from '../storage/db.ts';
 import { attempt } from '../ui/attempt.ts';

@@ -1,6 +1,6 @@
 import { Modal } from '@mantine/core';
-import { useApp, useSend } from '../app/store.ts';
-import { uiActions } from '../app/uiSlice.ts';
+import { useApp, useSend } from '../store/store.ts';
+import { uiActions } from '../store/uiSlice.ts';
 
 const keys: [string, string][] = [
   ['1 … 9, 0', 'go to a stage'],

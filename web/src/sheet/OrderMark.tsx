@@ -1,9 +1,9 @@
 import { Button, TextInput } from '@mantine/core';
 import { lineStateWords, type Finding } from '@sprocket/core';
 import { useId, useState } from 'react';
-import { buildActions } from '../app/buildSlice.ts';
-import { useBuild, useSend } from '../app/store.ts';
-import { uiActions } from '../app/uiSlice.ts';
+import { buildActions } from '../store/buildSlice.ts';
+import { useBuild, useSend } from '../store/store.ts';
+import { uiActions } from '../store/uiSlice.ts';
 import { today } from '../ui/today.ts';
 
 const sentence = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);

@@ -1,5 +1,5 @@
 import { faultWords } from '@sprocket/core';
-import { useBuild } from '../app/store.ts';
+import { useBuild } from '../store/store.ts';
 import { useLessons } from './useLessons.ts';
 
 /** What other builds had with parts, where these are chosen: so many of so many, what it was, and what cured it. */

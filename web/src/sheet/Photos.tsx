@@ -1,7 +1,7 @@
 import { Button, FileButton } from '@mantine/core';
 import { notifications } from '@mantine/notifications';
 import { useLiveQuery } from 'dexie-react-hooks';
-import { useBuild } from '../app/store.ts';
+import { useBuild } from '../store/store.ts';
 import { db, type BuildPhoto } from '../storage/db.ts';
 import { dropPhoto, keepPhoto } from '../storage/photos.ts';
 import { soundPhotos } from '../storage/sound.ts';

@@ -23,7 +23,7 @@ import {
   useState,
   type ReactNode,
 } from 'react';
-import { useApp } from '../app/store.ts';
+import { useApp } from '../store/store.ts';
 import { coreWorker } from '../workers/core.ts';
 import { planned as plannedIn, type Quick } from './planAhead.ts';
 

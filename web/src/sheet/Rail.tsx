@@ -1,13 +1,11 @@
-import { verdictWords, type BuildPlan, type StageStanding } from '@sprocket/core';
+import { verdictWords, type BuildPlan, type StageId, type StageStanding } from '@sprocket/core';
 import { Link, NavLink, useParams } from 'react-router';
 import { Mark } from '../ui/Mark.tsx';
 import { OfflineSign } from '../ui/OfflineSign.tsx';
 import { VerdictSign } from './Verdict.tsx';
-import { stages } from '../stages/all.ts';
-import type { Stage } from '../stages/stage.ts';
-import { useApp, useBuild } from '../app/store.ts';
-import { useDue } from './useUpkeep.ts';
-import { useProofStops } from './useProofStops.ts';
+import type { Stage } from './stage.ts';
+import { useStages } from './stages.ts';
+import { useApp, useBuild } from '../store/store.ts';
 
 const savedWords = { saved: 'saved', saving: 'saving…', failed: 'not saved', gone: 'deleted elsewhere' } as const;
 
@@ -16,7 +14,8 @@ export function Rail({ plan }: { plan: BuildPlan }) {
   const build = useBuild();
   const saved = useApp((state) => state.ui.saved);
   const { buildId = '' } = useParams();
-  const done = stages.filter((stage) => standingOf(stage, plan)?.verdict === 'fits').length;
+  const { list: stages } = useStages();
+  const done = stages.filter(({ id }) => standingIn(plan, id)?.verdict === 'fits').length;
   return (
     <nav className="rail" aria-label="Stages">
       <Link to="/" className="brand" aria-label="Jolly Sprocket, all builds">
@@ -55,67 +54,14 @@ export function Rail({ plan }: { plan: BuildPlan }) {
   );
 }
 
-/** How a stage stands in the plan; undefined where it does not plan. */
-function standingOf(stage: Stage, plan: BuildPlan): StageStanding | undefined {
-  const standings: Partial<Record<Stage['id'], StageStanding>> = plan.stages;
-  return standings[stage.id];
-}
-
-/** How far the bill is: lines that may be ordered now, else those that are held, else that all is here. */
-function BillState({ plan }: { plan: BuildPlan }) {
-  const { lines } = plan.bill;
-  const of = (wave: string): number => lines.filter((l) => l.wave === wave && l.from === 'order').length;
-  const now = of('now');
-  const words =
-    lines.length === 0 ? 'nothing' : now > 0 ? `order ${now}` : of('held') > 0 ? `${of('held')} held` : 'ordered';
-  return <span className="link-state link-later num">{words}</span>;
-}
-
-/** How far the build is: steps done of all. */
-function StepsState({ plan }: { plan: BuildPlan }) {
-  const { steps } = plan.bench;
-  const done = steps.filter((s) => s.doneOn !== null).length;
-  return (
-    <span className="link-state link-later num">
-      {steps.length === 0 ? 'nothing' : done === steps.length ? 'built' : `${done}/${steps.length}`}
-    </span>
-  );
-}
-
-/** How far it is proved: tests tried; a stop stands above all. */
-function ProofStanding() {
-  const { proving } = useBuild();
-  const stops = useProofStops();
-  const tried = new Set(proving.results.map((r) => r.test)).size;
-  return stops > 0 ? (
-    <span className="link-state verdict-stop">
-      <VerdictSign verdict="stop" />
-      <span className="num">{stops}</span>
-      <span className="sr"> do not ride</span>
-    </span>
-  ) : (
-    <span className="link-state link-later num">{tried === 0 ? 'untried' : `${tried} tried`}</span>
-  );
-}
-
-/** How far it was ridden; what is due stands above it. */
-function LogState() {
-  const build = useBuild();
-  const due = useDue();
-  const rides = build.log.entries.reduce((sum, e) => sum + Number(e.kind === 'ride'), 0);
-  return (
-    <span className="link-state link-later num">
-      {build.log.entries.length === 0 ? 'not begun' : due > 0 ? `${due} due` : `${rides} rides`}
-    </span>
-  );
-}
+/** How a stage stands in the plan; undefined where no rule judges it. */
+const standingIn = ({ stages }: { stages: Partial<Record<StageId, StageStanding>> }, id: StageId) => stages[id];
 
 function StageState({ stage, plan }: { stage: Stage; plan: BuildPlan }) {
-  const standing = standingOf(stage, plan);
-  if (stage.id === 'parts') return <BillState plan={plan} />;
-  if (stage.id === 'build') return <StepsState plan={plan} />;
-  if (stage.id === 'proving') return <ProofStanding />;
-  if (!standing) return <LogState />;
+  const Standing = useStages().standings[stage.id];
+  const standing = standingIn(plan, stage.id);
+  if (Standing) return <Standing plan={plan} />;
+  if (!standing) return null;
   const { verdict, counts } = standing;
   const total = Object.values(counts).reduce((a, b) => a + b, 0);
   const shown = total === 0 ? ('measure' as const) : verdict;

@@ -11,13 +11,12 @@ import {
   type ReactNode,
 } from 'react';
 import { spread as pool } from '../workers/spread.ts';
+import { tenths } from '../workers/tenths.ts';
 import { usePlanState } from './PlanProvider.tsx';
 
 /** Draws of a full spread, and after how many the first partial answer is shown. */
 const DRAWS = 500;
 const FIRST = 60;
-/** Least time between two partial answers on the page, ms. */
-const EVERY = 180;
 /** Wait after the last edit before it is ridden anew, ms. */
 const WAIT = 200;
 
@@ -57,22 +56,21 @@ export function SpreadProvider({ children }: { children: ReactNode }) {
       return;
     }
     let wanted = true;
-    let shown = 0;
     let answered = false;
+    const worth = tenths();
     setStopped(false);
     const timer = setTimeout(() => {
       setProgress(0);
       pool
         .ride(now.job, DRAWS, (results, done, of) => {
           if (!wanted) return;
-          // Drawing each handful anew would cost the page more than the rides cost the workers.
           const first = done >= FIRST && !answered;
-          if (!first && performance.now() - shown < EVERY) return;
-          shown = performance.now();
-          setProgress(done / of);
+          if (!worth(done / of) && !first) return;
+          // Never ahead of what a person asked for meanwhile.
+          startTransition(() => setProgress(done / of));
           if (done < FIRST) return;
+          if (first) performance.mark('spread-first');
           answered = true;
-          performance.mark('spread-first');
           const sofar = summariseDraws(
             results.filter((r) => r !== undefined),
             now.wantedM,
@@ -87,7 +85,9 @@ export function SpreadProvider({ children }: { children: ReactNode }) {
             setProgress(null);
           });
         })
-        .catch(() => setProgress(null));
+        .catch(() => {
+          if (wanted) setProgress(null);
+        });
     }, WAIT);
     return () => {
       wanted = false;

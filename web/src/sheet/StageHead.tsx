@@ -1,7 +1,7 @@
 import { spotlight } from '@mantine/spotlight';
 import type { ReactNode } from 'react';
-import { redo, undo, useApp, useSend, useUnits } from '../app/store.ts';
-import { uiActions } from '../app/uiSlice.ts';
+import { redo, undo, useApp, useSend, useUnits } from '../store/store.ts';
+import { uiActions } from '../store/uiSlice.ts';
 
 /** First lines of a stage: its name, what it decides and where that stands, and the sheet's tools. */
 export function StageHead({ title, children }: { title: string; children: ReactNode }) {

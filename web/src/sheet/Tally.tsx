@@ -12,8 +12,8 @@ import { useEffect, useRef, useState } from 'react';
 import { Big, Say, Show } from '../ui/Show.tsx';
 import { VerdictMark } from './Verdict.tsx';
 import { useSpread } from './SpreadProvider.tsx';
-import { useApp, useBuild, useSend, useUnits } from '../app/store.ts';
-import { uiActions } from '../app/uiSlice.ts';
+import { useApp, useBuild, useSend, useUnits } from '../store/store.ts';
+import { uiActions } from '../store/uiSlice.ts';
 
 /** How long a change stays marked, ms. */
 const MARKED_FOR = 6000;

@@ -1,6 +1,6 @@
 import type { BuildTime } from '@sprocket/core';
 import { useMemo } from 'react';
-import { useBuild } from '../app/store.ts';
+import { useBuild } from '../store/store.ts';
 import { useMinute } from './useMinute.ts';
 import { usePlan } from './PlanProvider.tsx';
 import { benchWorker, useWorkerAnswer } from '../workers/core.ts';
@@ -11,7 +11,10 @@ const EVERY = 5;
 /** What is reckoned off the page, and whether a newer answer is on its way. The last one stays meanwhile. */
 export function useBuildTime(): { time: BuildTime | null; stale: boolean } {
   const { bench: choice, bill: choices } = useBuild();
-  const { bill, bench: planned } = usePlan();
+  const {
+    parts: { bill },
+    build: planned,
+  } = usePlan();
   const now = useMinute(EVERY);
   // The words of the steps are not needed there, and are long.
   const bench = useMemo(

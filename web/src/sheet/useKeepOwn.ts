@@ -1,6 +1,6 @@
 import type { Part } from '@sprocket/core';
-import { buildActions } from '../app/buildSlice.ts';
-import { useApp, useSend } from '../app/store.ts';
+import { buildActions } from '../store/buildSlice.ts';
+import { useApp, useSend } from '../store/store.ts';
 
 /** Keeps a copy of an own part in the build that uses it, so that its file carries it. */
 export function useKeepOwn(): (part: Part) => void {

@@ -1,6 +1,6 @@
 import type { BuildStep, StepMarking } from '@sprocket/core';
-import { buildActions } from '../app/buildSlice.ts';
-import { useBuild, useSend } from '../app/store.ts';
+import { buildActions } from '../store/buildSlice.ts';
+import { useBuild, useSend } from '../store/store.ts';
 import { usePlan } from './PlanProvider.tsx';
 import { thisMinute } from '../ui/today.ts';
 
@@ -10,7 +10,10 @@ export function useMarking(): {
   unmark: (step: BuildStep) => void;
 } {
   const build = useBuild();
-  const { bench, bill } = usePlan();
+  const {
+    build: bench,
+    parts: { bill },
+  } = usePlan();
   const send = useSend();
   const linesOf = (step: BuildStep) => bill.lines.filter((l) => bench.fits[l.key] === step.id);
   return {

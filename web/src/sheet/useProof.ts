@@ -9,7 +9,7 @@ import {
   type Together,
 } from '@sprocket/core';
 import { useDeferredValue, useEffect, useMemo, useState } from 'react';
-import { useApp, useBuild } from '../app/store.ts';
+import { useApp, useBuild } from '../store/store.ts';
 import { coreWorker } from '../workers/core.ts';
 import { useLessons } from './useLessons.ts';
 import { usePlan, usePlanContext } from './PlanProvider.tsx';

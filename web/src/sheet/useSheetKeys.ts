@@ -1,8 +1,8 @@
 import { useHotkeys } from '@mantine/hooks';
 import { useLocation, useNavigate, useParams } from 'react-router';
-import { stages } from '../stages/all.ts';
-import { redo, undo, useSend } from '../app/store.ts';
-import { uiActions } from '../app/uiSlice.ts';
+import { redo, undo, useSend } from '../store/store.ts';
+import { uiActions } from '../store/uiSlice.ts';
+import { useStages } from './stages.ts';
 
 /** The sheet's keys; none acts while a field has the focus. */
 export function useSheetKeys(): void {
@@ -10,6 +10,7 @@ export function useSheetKeys(): void {
   const { buildId = '' } = useParams();
   const { pathname } = useLocation();
   const send = useSend();
+  const { list: stages } = useStages();
   const at = stages.findIndex((s) => pathname.endsWith(`/${s.id}`));
   const go = (index: number): void => {
     const stage = stages[index];

@@ -1,6 +1,6 @@
 import { upkeepOf, type Build, type PlanContext, type Upkeep } from '@sprocket/core';
 import { useDeferredValue, useMemo } from 'react';
-import { useBuild } from '../app/store.ts';
+import { useBuild } from '../store/store.ts';
 import { usePlanState } from './PlanProvider.tsx';
 import { useLogNow } from './useLogNow.ts';
 

@@ -1,5 +1,5 @@
-import { asideActions, type Aside } from '../app/asideSlice.ts';
-import { store, type AppStore } from '../app/store.ts';
+import { asideActions, type Aside } from '../store/asideSlice.ts';
+import { store, type AppStore } from '../store/store.ts';
 import { asideOf, db } from './db.ts';
 
 /**

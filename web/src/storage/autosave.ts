@@ -1,6 +1,6 @@
-import { buildActions } from '../app/buildSlice.ts';
-import { store, type AppStore } from '../app/store.ts';
-import { uiActions } from '../app/uiSlice.ts';
+import { buildActions } from '../store/buildSlice.ts';
+import { store, type AppStore } from '../store/store.ts';
+import { uiActions } from '../store/uiSlice.ts';
 import { Keeper, type Edited } from './keeper.ts';
 
 let asked = false;

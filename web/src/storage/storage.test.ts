@@ -11,8 +11,8 @@ import {
   type Build,
   type Part,
 } from '@sprocket/core';
-import { buildActions } from '../app/buildSlice.ts';
-import { store, undo } from '../app/store.ts';
+import { buildActions } from '../store/buildSlice.ts';
+import { store, undo } from '../store/store.ts';
 import { startAutosave } from './autosave.ts';
 import { benchLines, madeOf, refreshLines, type LineWork } from './bench.ts';
 import {

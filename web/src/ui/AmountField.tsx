@@ -1,7 +1,7 @@
 import { TextInput } from '@mantine/core';
 import { LONGEST_TYPED, amount, amountText, parseQuantity, showAmount, type Dimension } from '@sprocket/core';
 import { useEffect, useId, useRef, useState, type ReactNode } from 'react';
-import { useUnits } from '../app/store.ts';
+import { useUnits } from '../store/store.ts';
 
 interface AmountFieldProps {
   label: ReactNode;

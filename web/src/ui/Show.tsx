@@ -1,5 +1,5 @@
 import { amountText, phraseText, showAmount, type Amount, type Phrase } from '@sprocket/core';
-import { useApp, useUnits } from '../app/store.ts';
+import { useApp, useUnits } from '../store/store.ts';
 import { moneyText } from './money.ts';
 
 /** The money of the build that is open, or the one that builds begin with. */

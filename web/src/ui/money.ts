@@ -1,5 +1,5 @@
 import { useCallback } from 'react';
-import { useBuild } from '../app/store.ts';
+import { useBuild } from '../store/store.ts';
 
 const formats = new Map<string, Intl.NumberFormat>();
 

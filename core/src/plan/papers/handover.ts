@@ -123,8 +123,8 @@ export function handoverDoc(context: PlanContext, plan: ChosenPlan, build: Build
   const settings = plan.wiring.settings.filter((s) => s.is !== null || s.was !== null);
   const shown = (v: (typeof settings)[number]['is']): Phrase => (v === null ? ['–'] : [v]);
   const tasks = upkeepTasks.filter((t) => t.when(facts));
-  const spares = plan.bill.lines.filter((l) => l.state === 'spare' || l.leftOver === 'spare');
-  const dated = plan.bill.lines.filter((l) => l.choice.returnBy || handover.guarantees[l.key]);
+  const spares = plan.parts.bill.lines.filter((l) => l.state === 'spare' || l.leftOver === 'spare');
+  const dated = plan.parts.bill.lines.filter((l) => l.choice.returnBy || handover.guarantees[l.key]);
   const maker = handover.maker || build.built.builder;
   const { tyres } = context.asItWillBe;
   const tests = context.kit

@@ -47,7 +47,7 @@ describe('the handover sheet', () => {
     const mixte = demoBuild('mixte');
     const { plan } = planned(mixte);
     const finding = plan.findings.find((f) => f.verdict === 'rework');
-    const line = plan.bill.lines[0];
+    const line = plan.parts.bill.lines[0];
     if (!finding || !line) throw new Error();
     const build: Build = {
       ...mixte,
@@ -102,8 +102,8 @@ describe('the report', () => {
       const count = (caption: RegExp): number =>
         rows.filter((t) => caption.test(t.caption)).reduce((sum, t) => sum + t.rows.length, 0);
       expect(count(/^Findings/), name).to.equal(plan.findings.length);
-      expect(count(/^Parts, /), name).to.equal(plan.bill.lines.length + 1);
-      expect(count(/^Steps/), name).to.equal(plan.bench.steps.length);
+      expect(count(/^Parts, /), name).to.equal(plan.parts.bill.lines.length + 1);
+      expect(count(/^Steps/), name).to.equal(plan.build.steps.length);
       const said = words(doc);
       for (const f of plan.figures) expect(said, name).to.include(f.label);
       for (const caption of [/something, 2026-03-03/, /\w, 2026-03-01/, /\w, 2026-03-02/])

@@ -24,7 +24,7 @@ export interface PaperPhoto {
 /** What a photo shows, in words: a thing of the survey, a step of the bench, a test. */
 function captionOf(plan: BuildPlan, tests: readonly { id: string; title: string }[], { item, on }: PaperPhoto): string {
   const [kind = '', id = ''] = item.split(/:(.*)/);
-  const step = plan.bench.steps.find((s) => s.id === id);
+  const step = plan.build.steps.find((s) => s.id === id);
   const said =
     kind === 'step'
       ? step && phraseText(step.title, 'metric')
@@ -191,7 +191,7 @@ export function reportDoc(
       caption: `Parts, ${currency}`,
       heads: ['Part', 'Count', 'Each', 'Sum', 'State'],
       rows: [
-        ...plan.bill.lines.map((l): Phrase[] => [
+        ...plan.parts.bill.lines.map((l): Phrase[] => [
           words(l.name),
           words(String(l.count)),
           price(l.price),
@@ -206,8 +206,8 @@ export function reportDoc(
       kind: 'table',
       caption: 'Steps at the bench',
       heads: ['Step', 'Done', 'By', 'Seen'],
-      rows: plan.bench.order.flatMap((id): Phrase[][] => {
-        const step = plan.bench.steps.find((s) => s.id === id);
+      rows: plan.build.order.flatMap((id): Phrase[][] => {
+        const step = plan.build.steps.find((s) => s.id === id);
         const done = build.bench.done[id];
         return step
           ? [

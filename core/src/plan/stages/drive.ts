@@ -30,7 +30,7 @@ const MID_RADIUS = 0.06;
 export const driveStage: PlanStage<'drive', DrivePart> = {
   id: 'drive',
   rules: rulesOf('drive'),
-  plan: ({ kit, geometry, build, reckoning }, _earlier, findings) => {
+  plan: ({ kit, geometry, build, reckoning }, _earlier, { here }) => {
     if (!kit) return { motor: null, help: null, holdingBack: [] };
     const place = motorPlace(kit);
     const hubRadius = kit.motor.freewheels ? GEARED_RADIUS : DIRECT_RADIUS;
@@ -42,7 +42,7 @@ export const driveStage: PlanStage<'drive', DrivePart> = {
         name: kit.name,
       },
       help: reckoning ? helpOf(build, kit, reckoning.system) : null,
-      holdingBack: holdsBack(findings.filter((f) => f.subject === kit.id)),
+      holdingBack: holdsBack(here.filter((f) => f.subject === kit.id)),
     };
   },
 };

@@ -52,10 +52,10 @@ export interface PackPart {
 export const packStage: PlanStage<'pack', PackPart, { drive: DrivePart }> = {
   id: 'pack',
   rules: rulesOf('pack'),
-  plan: (context, { drive }, findings) => ({
+  plan: (context, { drive }, { here }) => ({
     layout: layOut(context, drive),
     band: context.band,
-    holdingBack: context.pack ? holdsBack(findings.filter((f) => f.subject === context.pack?.id)) : [],
+    holdingBack: context.pack ? holdsBack(here.filter((f) => f.subject === context.pack?.id)) : [],
   }),
 };
 

@@ -121,7 +121,7 @@ describe('the knots of a conversion', () => {
     for (const of of vehicles) {
       const { build } = world(of);
       build.choice.usesThrottle = true;
-      const { order } = planChosen(planContext(build, starterShelf)).bench;
+      const { order } = planChosen(planContext(build, starterShelf)).build;
       for (const [first, then] of knots) {
         const [a, b] = [order.indexOf(first), order.indexOf(then)];
         if (a < 0 || b < 0) continue;

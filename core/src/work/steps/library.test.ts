@@ -16,7 +16,7 @@ import { stepFigureIds } from './stepFigures.ts';
 import { tightness, type TightnessId } from './tightness.ts';
 
 const planOf = (build: Build): ChosenPlan => planChosen(planContext(build, starterShelf));
-const idsOf = (of: WorldOf): string[] => planOf(world(of).build).bench.steps.map((s) => s.id);
+const idsOf = (of: WorldOf): string[] => planOf(world(of).build).build.steps.map((s) => s.id);
 const everyFacts = [...manyBuilds()].flatMap((build) => stepFacts(planContext(build, starterShelf)) ?? []);
 
 describe('the step library', () => {
@@ -155,7 +155,10 @@ describe('the step library', () => {
       ...['mixte', 'trike', 'box', 'lockkeeper', 'gravel'].map((n) => demoBuild(n as 'box')),
       ...manyBuilds(),
     ]) {
-      const { bench, bill } = planOf(build);
+      const {
+        build: bench,
+        parts: { bill },
+      } = planOf(build);
       const had = new Set([...bench.needs.map((n) => n.part), ...bill.lines.map((l) => l.part)]);
       for (const s of bench.steps) {
         for (const tool of s.tools) expect(had.has(tool), `${s.id} ${tool}`).to.equal(true);
@@ -166,7 +169,7 @@ describe('the step library', () => {
 
   it('a step goes through what is there: leads the longest first, settings as advised, the box’s contents', () => {
     const build = demoBuild('box');
-    const { sheets } = planOf(build).bench;
+    const { sheets } = planOf(build).build;
     const leads = sheets['lay-leads']?.list.map((l) => phraseText(l, 'metric')) ?? [];
     const needs = leads.map((l) => Number(/needs ([\d\s]+)/.exec(l)?.[1]?.replace(/\s/g, '')));
     expect(leads.length).to.be.greaterThan(4);
@@ -182,7 +185,7 @@ describe('the step library', () => {
       /^\d+\sA fuse, in [\d.]+ mm² of copper$/,
     );
     build.wiring.settings.circumference = 2.111;
-    const set = planOf(build).bench.sheets['circumference-set'];
+    const set = planOf(build).build.sheets['circumference-set'];
     expect(set?.list.map((l) => phraseText(l, 'metric').replace(/\s/g, ' '))).to.deep.equal([
       'Wheel circumference: 2111 mm',
     ]);

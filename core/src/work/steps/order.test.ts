@@ -12,10 +12,10 @@ import type { BuildStep } from './step.ts';
 
 const demos = (['mixte', 'trike', 'box', 'lockkeeper', 'gravel'] as const).map(demoBuild);
 const planOf = (build: Build): ChosenPlan => planChosen(planContext(build, starterShelf));
-let made: { build: Build; bench: ChosenPlan['bench'] }[] | undefined;
+let made: { build: Build; bench: ChosenPlan['build'] }[] | undefined;
 /** Every demo build and every kit on three donors, each planned once. */
 const all = (): NonNullable<typeof made> =>
-  (made ??= [...demos, ...manyBuilds()].map((build) => ({ build, bench: planOf(build).bench })));
+  (made ??= [...demos, ...manyBuilds()].map((build) => ({ build, bench: planOf(build).build })));
 const step = (id: string, more: Partial<BuildStep> = {}): BuildStep => ({
   id,
   group: 'frame',
@@ -92,7 +92,7 @@ describe('the order of a build', () => {
     ]);
     expect(order).to.deep.equal(['paint', 'a', 'c', 'b', 'glue', 'volts']);
     for (const build of demos) {
-      const { order: whole, steps } = planOf(build).bench;
+      const { order: whole, steps } = planOf(build).build;
       const last = whole.indexOf('first-power');
       for (const s of steps)
         if (['strip', 'frame', 'motor', 'wheel', 'sensors'].includes(s.group))

@@ -74,11 +74,11 @@ describe('a person’s own pace', () => {
     expect(atPace(0.5, 0.5)).to.equal(0.5);
     const build = demoBuild('lockkeeper');
     build.built.builder = 'Ada';
-    const told = planChosen(planContext(build, starterShelf)).bench.steps;
+    const told = planChosen(planContext(build, starterShelf)).build.steps;
     build.bench.done = Object.fromEntries(
       told.slice(0, 5).map((s) => [s.id, record({ told: s.told, minutes: s.told * 2 })]),
     );
-    const now = planChosen(planContext(build, starterShelf)).bench.steps;
+    const now = planChosen(planContext(build, starterShelf)).build.steps;
     now.forEach((s, i) => {
       expect(s.told, s.id).to.equal(told[i]?.told);
       expect(s.practised, s.id).to.equal(told[i]?.practised);

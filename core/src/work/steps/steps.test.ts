@@ -15,7 +15,7 @@ import { stepLibrary } from './library.ts';
 import { stepsOf } from './steps.ts';
 
 const planOf = (build: Build): ChosenPlan => planChosen(planContext(build, starterShelf));
-const idsOf = (build: Build): string[] => planOf(build).bench.steps.map((s) => s.id);
+const idsOf = (build: Build): string[] => planOf(build).build.steps.map((s) => s.id);
 const demos = ['mixte', 'trike', 'box', 'lockkeeper', 'gravel'] as const;
 
 describe('the steps of a build', () => {
@@ -36,7 +36,10 @@ describe('the steps of a build', () => {
 
   it('on any donor with any kit: no knot, each after steps of this build, every line of the bill fitted by one of them', () => {
     for (const build of [...demos.map(demoBuild), ...manyBuilds()]) {
-      const { bench, bill } = planOf(build);
+      const {
+        build: bench,
+        parts: { bill },
+      } = planOf(build);
       const name = `${build.donor.kind} ${build.choice.kitId ?? ''}`;
       const ids = bench.steps.map((s) => s.id);
       expect(new Set(ids).size, name).to.equal(ids.length);
@@ -73,7 +76,7 @@ describe('the steps of a build', () => {
   });
 
   it('what comes after a step that does not apply comes after what that one would have come after', () => {
-    const { bench } = planOf(demoBuild('lockkeeper'));
+    const { build: bench } = planOf(demoBuild('lockkeeper'));
     const wheelIn = bench.steps.find((s) => s.id === 'wheel-in');
     // No cogs here: what they would have waited for, the kit itself, it waits for all the same.
     expect(wheelIn?.after.map((a) => a.step)).to.include('measure-kit');
@@ -83,13 +86,13 @@ describe('the steps of a build', () => {
   it('a remedy taken is a step with its own minutes, before the part goes there; set aside it is none', () => {
     const build = demoBuild('mixte');
     const plan = planOf(build);
-    const fix = plan.bench.steps.find((s) => s.id === 'fix:dropout-spacing@otter-r250');
+    const fix = plan.build.steps.find((s) => s.id === 'fix:dropout-spacing@otter-r250');
     expect(fix?.practised).to.equal(45);
     expect(fix?.minutes).to.equal(113);
     expect(fix?.after.map((a) => a.step)).to.deep.equal(['wheel-out']);
-    expect(plan.bench.steps.find((s) => s.id === 'try-axle')?.after.map((a) => a.step)).to.include(fix?.id);
+    expect(plan.build.steps.find((s) => s.id === 'try-axle')?.after.map((a) => a.step)).to.include(fix?.id);
     build.bench.practised = true;
-    expect(planOf(build).bench.steps.find((s) => s.id === fix?.id)?.minutes).to.equal(45);
+    expect(planOf(build).build.steps.find((s) => s.id === fix?.id)?.minutes).to.equal(45);
     build.overrides.push({
       rule: 'dropout-spacing',
       subject: 'otter-r250',
@@ -152,7 +155,7 @@ describe('the steps of a build', () => {
 
   it('one to two hours of practised work for a whole kit, four to eight for a beginner, remedies and repairs apart', () => {
     for (const name of demos) {
-      const own = planOf(demoBuild(name)).bench.steps.filter((s) => s.rule === null && !s.id.startsWith('repair:'));
+      const own = planOf(demoBuild(name)).build.steps.filter((s) => s.rule === null && !s.id.startsWith('repair:'));
       const sum = (of: (s: (typeof own)[number]) => number): number => own.reduce((all, s) => all + of(s), 0) / 60;
       expect(
         sum((s) => s.practised),
@@ -186,7 +189,7 @@ describe('tools and supplies for the bench', () => {
   it('each is asked for once, and costs nothing until somebody says it is to be bought or hired', () => {
     const { build } = world({});
     const before = planOf(build);
-    const needs = before.bench.needs;
+    const needs = before.build.needs;
     expect(new Set(needs.map((n) => n.part)).size).to.equal(needs.length);
     expect(needs.every((n) => n.from === null)).to.equal(true);
     expect(before.money.bench).to.equal(0);
@@ -205,21 +208,21 @@ describe('tools and supplies for the bench', () => {
       const plan = of(from);
       expect(plan.money.bench, from).to.equal(price);
       expect(plan.money.conversion - before.money.conversion, from).to.be.closeTo(price, 1e-9);
-      expect(plan.bill.lines.filter((l) => l.part === 'big-torque-wrench').length, from).to.equal(lines);
-      expect(plan.bill.sums.wanted, from).to.be.closeTo(plan.money.conversion, 1e-9);
-      expect(plan.bench.needs.find((n) => n.part === 'big-torque-wrench')?.from, from).to.equal(from);
+      expect(plan.parts.bill.lines.filter((l) => l.part === 'big-torque-wrench').length, from).to.equal(lines);
+      expect(plan.parts.bill.sums.wanted, from).to.be.closeTo(plan.money.conversion, 1e-9);
+      expect(plan.build.needs.find((n) => n.part === 'big-torque-wrench')?.from, from).to.equal(from);
     }
   });
 
   it('supplies by amount: as many as hold what all steps use', () => {
     const { build } = world({});
-    const needs = planOf(build).bench.needs;
+    const needs = planOf(build).build.needs;
     const rags = needs.find((n) => n.part === 'rags');
     expect(rags).to.deep.include({ kind: 'supply', unit: 'piece', count: 1 });
     expect(rags?.amount).to.equal(rags?.steps.length);
     // Tape that a finding wants on the same rim is not asked for twice.
     const twice = planOf(demoBuild('trike'));
-    expect(twice.bill.lines.some((l) => l.part === 'rim-tape')).to.equal(true);
-    expect(twice.bench.needs.some((n) => n.part === 'rim-tape')).to.equal(false);
+    expect(twice.parts.bill.lines.some((l) => l.part === 'rim-tape')).to.equal(true);
+    expect(twice.build.needs.some((n) => n.part === 'rim-tape')).to.equal(false);
   });
 });

@@ -8,7 +8,7 @@ import { knotOf } from '../scheduleCase.ts';
 import { world } from '../../../test/world.ts';
 import { doneAfter, withStepMarked } from './marking.ts';
 
-const bench = (build: Build): ChosenPlan['bench'] => planChosen(planContext(build, starterShelf)).bench;
+const bench = (build: Build): ChosenPlan['build'] => planChosen(planContext(build, starterShelf)).build;
 
 /** A build with its steps done in order, up to and with one. */
 function doneUpTo(of: Parameters<typeof world>[0], last: string): Build {

@@ -1,8 +1,8 @@
 import { NativeSelect, Switch, TextInput } from '@mantine/core';
 import { amount, legalClasses, purposes, purposeWords, usualTrailer, withLaws, type Brief } from '@sprocket/core';
-import { buildActions } from '../../app/buildSlice.ts';
+import { buildActions } from '../../store/buildSlice.ts';
 import { usePlan } from '../../sheet/PlanProvider.tsx';
-import { useBuild, useSend } from '../../app/store.ts';
+import { useBuild, useSend } from '../../store/store.ts';
 import { AmountField } from '../../ui/AmountField.tsx';
 import { FindingList } from '../../sheet/FindingList.tsx';
 import { Show } from '../../ui/Show.tsx';

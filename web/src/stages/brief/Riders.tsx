@@ -11,8 +11,8 @@ import {
   type Seat,
 } from '@sprocket/core';
 import { useState } from 'react';
-import { buildActions } from '../../app/buildSlice.ts';
-import { useBuild, useSend } from '../../app/store.ts';
+import { buildActions } from '../../store/buildSlice.ts';
+import { useBuild, useSend } from '../../store/store.ts';
 import { AmountField } from '../../ui/AmountField.tsx';
 
 const mountingWords = { any: 'swings a leg over', lowStep: 'needs a low step', seated: 'needs to be seated' } as const;

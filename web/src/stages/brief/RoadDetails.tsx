@@ -1,8 +1,8 @@
 import { Button, NativeSelect, Switch } from '@mantine/core';
 import { notifications } from '@mantine/notifications';
 import { routeLength, surfaces, surfaceWords, writeGpx, type Route, type Stretch } from '@sprocket/core';
-import { buildActions } from '../../app/buildSlice.ts';
-import { useBuild, useSend } from '../../app/store.ts';
+import { buildActions } from '../../store/buildSlice.ts';
+import { useBuild, useSend } from '../../store/store.ts';
 import { db } from '../../storage/db.ts';
 import { attempt } from '../../ui/attempt.ts';
 import { AmountField } from '../../ui/AmountField.tsx';

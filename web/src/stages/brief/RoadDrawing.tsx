@@ -1,7 +1,7 @@
 import { useElementSize } from '@mantine/hooks';
 import { amount, amountText, routeLength, steepestGrade, surfaceWords, totalClimb, type Route } from '@sprocket/core';
 import { usePlan } from '../../sheet/PlanProvider.tsx';
-import { useBuild, useUnits } from '../../app/store.ts';
+import { useBuild, useUnits } from '../../store/store.ts';
 
 /** The road in profile, drawn on the sheet: heights, the steepest stretch, where it is walked. */
 export function RoadDrawing() {

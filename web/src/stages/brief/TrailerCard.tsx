@@ -1,7 +1,7 @@
 import { NativeSelect } from '@mantine/core';
 import { hitches, hitchWords, trailerBrakes, type Trailer } from '@sprocket/core';
-import { buildActions } from '../../app/buildSlice.ts';
-import { useSend } from '../../app/store.ts';
+import { buildActions } from '../../store/buildSlice.ts';
+import { useSend } from '../../store/store.ts';
 import { AmountField } from '../../ui/AmountField.tsx';
 
 const brakeWords: Record<Trailer['brake'], string> = { none: 'none of its own', overrun: 'overrun, by its push' };

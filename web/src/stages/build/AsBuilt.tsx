@@ -1,5 +1,5 @@
 import { verdictWords } from '@sprocket/core';
-import { useApp, useBuild } from '../../app/store.ts';
+import { useApp, useBuild } from '../../store/store.ts';
 import { Photos } from '../../sheet/Photos.tsx';
 import { VerdictMark } from '../../sheet/Verdict.tsx';
 import { Say, Show } from '../../ui/Show.tsx';

@@ -1,6 +1,6 @@
 import { thingsNow, type BuildStep, type StepSheet, type ThingState } from '@sprocket/core';
 import { useMemo } from 'react';
-import { useBuild } from '../../app/store.ts';
+import { useBuild } from '../../store/store.ts';
 import { BikeDrawing } from '../../drawing/BikeDrawing.tsx';
 import { pathOf } from '../../drawing/frame.ts';
 import { sideLabels } from '../../drawing/placeLabels.ts';
@@ -34,7 +34,7 @@ export function BuildBoard({ bench, sheets, step, onStep }: BoardProps) {
     );
   }, [bench.steps, sheets, done]);
   // The donor as a whole is no place on it.
-  const pins = Object.entries(plan.spots).flatMap(([place, at]) => {
+  const pins = Object.entries(plan.parts.spots).flatMap(([place, at]) => {
     if (place === 'donor') return [];
     const here = bench.steps.filter((s) => s.place === place);
     const done = here.filter((s) => s.doneOn !== null).length;

@@ -1,8 +1,8 @@
 import { Button } from '@mantine/core';
 import { useEffect, useState } from 'react';
 import { useLocation } from 'react-router';
-import { useApp, useSend } from '../../app/store.ts';
-import { uiActions, type BuildView } from '../../app/uiSlice.ts';
+import { useApp, useSend } from '../../store/store.ts';
+import { uiActions, type BuildView } from '../../store/uiSlice.ts';
 import { usePlan } from '../../sheet/PlanProvider.tsx';
 import { StageHead } from '../../sheet/StageHead.tsx';
 import { longWords } from '../../ui/moments.ts';
@@ -24,7 +24,7 @@ const viewWords: Record<BuildView, string> = {
 
 /** What to do now, one step at a time, and the vehicle as it was really built. */
 export function BuildStage() {
-  const { bench: sheet } = usePlan();
+  const { build: sheet } = usePlan();
   const bench = useBench();
   const send = useSend();
   const { hash, key } = useLocation();

@@ -1,7 +1,7 @@
 import { Button, SegmentedControl } from '@mantine/core';
 import { amount, partById, showAmount, type BuildStep, type StepSheet } from '@sprocket/core';
 import { useState } from 'react';
-import { useBuild, useUnits } from '../../app/store.ts';
+import { useBuild, useUnits } from '../../store/store.ts';
 import { usePlan, useShelf } from '../../sheet/PlanProvider.tsx';
 import { longWords } from '../../ui/moments.ts';
 import { Say } from '../../ui/Show.tsx';

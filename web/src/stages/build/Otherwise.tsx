@@ -11,8 +11,8 @@ import {
   type Otherwise as Told,
 } from '@sprocket/core';
 import { useState } from 'react';
-import { buildActions } from '../../app/buildSlice.ts';
-import { useBuild, useSend } from '../../app/store.ts';
+import { buildActions } from '../../store/buildSlice.ts';
+import { useBuild, useSend } from '../../store/store.ts';
 import { usePlan, useShelf } from '../../sheet/PlanProvider.tsx';
 import { AmountField } from '../../ui/AmountField.tsx';
 import { thisMinute } from '../../ui/today.ts';

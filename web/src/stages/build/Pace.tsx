@@ -1,5 +1,5 @@
 import { knownOf, paceOf, peopleOf } from '@sprocket/core';
-import { useBuild } from '../../app/store.ts';
+import { useBuild } from '../../store/store.ts';
 import { Say } from '../../ui/Show.tsx';
 import type { BenchNow } from './useBench.ts';
 

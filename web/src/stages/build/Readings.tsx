@@ -1,6 +1,6 @@
 import { amount, rangeAt, readingVerdict, type BuildStep, type StepReading, type StepSheet } from '@sprocket/core';
-import { buildActions } from '../../app/buildSlice.ts';
-import { useBuild, useSend } from '../../app/store.ts';
+import { buildActions } from '../../store/buildSlice.ts';
+import { useBuild, useSend } from '../../store/store.ts';
 import { AmountField } from '../../ui/AmountField.tsx';
 import { Show } from '../../ui/Show.tsx';
 import { thisMinute } from '../../ui/today.ts';

@@ -1,6 +1,6 @@
 import { amount, partById, type BuildStep, type StepSheet } from '@sprocket/core';
 import { useState } from 'react';
-import { useBuild } from '../../app/store.ts';
+import { useBuild } from '../../store/store.ts';
 import { Photos } from '../../sheet/Photos.tsx';
 import { useShelf } from '../../sheet/PlanProvider.tsx';
 import { Say, Show } from '../../ui/Show.tsx';

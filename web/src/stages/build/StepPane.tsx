@@ -1,8 +1,8 @@
 import { Button, Textarea, TextInput } from '@mantine/core';
 import { doneAfter, partById, type BuildStep, type StepSheet } from '@sprocket/core';
 import { useState } from 'react';
-import { buildActions } from '../../app/buildSlice.ts';
-import { useBuild, useSend } from '../../app/store.ts';
+import { buildActions } from '../../store/buildSlice.ts';
+import { useBuild, useSend } from '../../store/store.ts';
 import { Photos } from '../../sheet/Photos.tsx';
 import { usePlan, useShelf } from '../../sheet/PlanProvider.tsx';
 import { longWords } from '../../ui/moments.ts';
@@ -197,7 +197,10 @@ export function StepPane({ step, sheet, bench, onStep }: StepPaneProps) {
 
 /** Tools, supplies and parts it takes. */
 function Needs({ step }: { step: BuildStep }) {
-  const { bench, bill } = usePlan();
+  const {
+    build: bench,
+    parts: { bill },
+  } = usePlan();
   const shelf = useShelf();
   const parts = bill.lines.filter((l) => bench.fits[l.key] === step.id && l.why !== 'bench');
   const supplies = Object.entries(step.supplies);

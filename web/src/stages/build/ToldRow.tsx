@@ -1,7 +1,7 @@
 import { Button } from '@mantine/core';
 import { placeWords, stillBuilt, valueWords, type Otherwise } from '@sprocket/core';
-import { buildActions } from '../../app/buildSlice.ts';
-import { useBuild, useSend, useUnits } from '../../app/store.ts';
+import { buildActions } from '../../store/buildSlice.ts';
+import { useBuild, useSend, useUnits } from '../../store/store.ts';
 import { useShelf } from '../../sheet/PlanProvider.tsx';
 
 /** A place of a build as the words for it are found. */

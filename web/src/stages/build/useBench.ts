@@ -1,6 +1,6 @@
 import { benchNow, type BuildStep } from '@sprocket/core';
 import { useMemo } from 'react';
-import { useBuild } from '../../app/store.ts';
+import { useBuild } from '../../store/store.ts';
 import { usePlan } from '../../sheet/PlanProvider.tsx';
 import { useMinute } from '../../sheet/useMinute.ts';
 
@@ -21,7 +21,10 @@ export interface BenchNow {
 
 /** How the bench stands at this minute: what lies here, what has waited out, what comes before what. */
 export function useBench(): BenchNow {
-  const { bench, bill } = usePlan();
+  const {
+    build: bench,
+    parts: { bill },
+  } = usePlan();
   const { bill: choices } = useBuild();
   const now = useMinute();
   return useMemo(() => {

@@ -1,6 +1,6 @@
 import { phraseText, type BuildStep, type StepSheet } from '@sprocket/core';
 import { useEffect } from 'react';
-import { useUnits } from '../../app/store.ts';
+import { useUnits } from '../../store/store.ts';
 
 /** Says a step through the browser's own voice, where it has one and it was asked for. */
 export function useSpoken(step: BuildStep | null, sheet: StepSheet | undefined): void {

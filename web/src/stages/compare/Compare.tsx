@@ -12,7 +12,7 @@ import {
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useMemo, useState } from 'react';
 import { useShelf } from '../../sheet/PlanProvider.tsx';
-import { useBuild } from '../../app/store.ts';
+import { useBuild } from '../../store/store.ts';
 import { readableBuilds } from '../../storage/builds.ts';
 import { MiniBike } from '../../drawing/MiniBike.tsx';
 import { Say, Show } from '../../ui/Show.tsx';

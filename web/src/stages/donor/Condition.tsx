@@ -7,8 +7,8 @@ import {
   type ConditionGrade,
   type ConditionItem,
 } from '@sprocket/core';
-import { buildActions } from '../../app/buildSlice.ts';
-import { useBuild, useSend } from '../../app/store.ts';
+import { buildActions } from '../../store/buildSlice.ts';
+import { useBuild, useSend } from '../../store/store.ts';
 import { useShelf } from '../../sheet/PlanProvider.tsx';
 import { AmountField } from '../../ui/AmountField.tsx';
 

@@ -11,10 +11,10 @@ import {
 } from '@sprocket/core';
 import { useEffect } from 'react';
 import { useLocation } from 'react-router';
-import { buildActions } from '../../app/buildSlice.ts';
+import { buildActions } from '../../store/buildSlice.ts';
 import { usePlan } from '../../sheet/PlanProvider.tsx';
-import { useApp, useBuild, useSend } from '../../app/store.ts';
-import { uiActions, type DonorView } from '../../app/uiSlice.ts';
+import { useApp, useBuild, useSend } from '../../store/store.ts';
+import { uiActions, type DonorView } from '../../store/uiSlice.ts';
 import { BikeDrawing } from '../../drawing/BikeDrawing.tsx';
 import { FindingList } from '../../sheet/FindingList.tsx';
 import { StageHead } from '../../sheet/StageHead.tsx';

@@ -1,7 +1,7 @@
 import { Button, NativeSelect } from '@mantine/core';
 import type { FreeFrame } from '@sprocket/core';
-import { buildActions } from '../../app/buildSlice.ts';
-import { useBuild, useSend } from '../../app/store.ts';
+import { buildActions } from '../../store/buildSlice.ts';
+import { useBuild, useSend } from '../../store/store.ts';
 import { AmountField } from '../../ui/AmountField.tsx';
 import { DraftText } from '../../ui/DraftText.tsx';
 

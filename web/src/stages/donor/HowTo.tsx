@@ -12,8 +12,8 @@ import {
   type SurveyItemId,
 } from '@sprocket/core';
 import { useMemo } from 'react';
-import { buildActions } from '../../app/buildSlice.ts';
-import { useBuild, useSend, useUnits } from '../../app/store.ts';
+import { buildActions } from '../../store/buildSlice.ts';
+import { useBuild, useSend, useUnits } from '../../store/store.ts';
 import { Photos } from '../../sheet/Photos.tsx';
 import { FigureFor } from './figures/FigureFor.tsx';
 import { assumedEntry } from './assume.ts';

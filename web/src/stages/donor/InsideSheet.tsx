@@ -1,8 +1,8 @@
 import { Button } from '@mantine/core';
 import { amount, surveyItem } from '@sprocket/core';
-import { buildActions } from '../../app/buildSlice.ts';
+import { buildActions } from '../../store/buildSlice.ts';
 import { usePlan } from '../../sheet/PlanProvider.tsx';
-import { useBuild, useSend } from '../../app/store.ts';
+import { useBuild, useSend } from '../../store/store.ts';
 import { AmountField } from '../../ui/AmountField.tsx';
 import { Show } from '../../ui/Show.tsx';
 import { Obstructions } from './Obstructions.tsx';

@@ -8,8 +8,8 @@ import {
   type MainTube,
   type Obstruction,
 } from '@sprocket/core';
-import { buildActions } from '../../app/buildSlice.ts';
-import { useBuild, useSend } from '../../app/store.ts';
+import { buildActions } from '../../store/buildSlice.ts';
+import { useBuild, useSend } from '../../store/store.ts';
 import { AmountField } from '../../ui/AmountField.tsx';
 
 /** Bolt heads, guides and bags that stand into the frame. */

@@ -1,8 +1,8 @@
 import { Button } from '@mantine/core';
 import { amount, fromPhoto, type PhotoMarks, type PhotoResult, type Pixel } from '@sprocket/core';
 import { useEffect, useId, useMemo, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
-import { buildActions } from '../../app/buildSlice.ts';
-import { useSend } from '../../app/store.ts';
+import { buildActions } from '../../store/buildSlice.ts';
+import { useSend } from '../../store/store.ts';
 import { AmountField } from '../../ui/AmountField.tsx';
 import { Show } from '../../ui/Show.tsx';
 

@@ -16,9 +16,9 @@ import {
   type TyreSize,
 } from '@sprocket/core';
 import { memo, useEffect, useState } from 'react';
-import { buildActions } from '../../app/buildSlice.ts';
-import { useApp, useSend, useUnits } from '../../app/store.ts';
-import { uiActions } from '../../app/uiSlice.ts';
+import { buildActions } from '../../store/buildSlice.ts';
+import { useApp, useSend, useUnits } from '../../store/store.ts';
+import { uiActions } from '../../store/uiSlice.ts';
 import { AmountField } from '../../ui/AmountField.tsx';
 import { today } from '../../ui/today.ts';
 

@@ -1,6 +1,6 @@
 import { nextOpenStation, surveyWalk, type Donor, type SurveyProgress } from '@sprocket/core';
 import type { CSSProperties } from 'react';
-import type { DonorView } from '../../app/uiSlice.ts';
+import type { DonorView } from '../../store/uiSlice.ts';
 
 interface WalkProps {
   donor: Donor;

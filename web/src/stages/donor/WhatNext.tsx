@@ -1,5 +1,5 @@
 import { surveyItem, type NextItem } from '@sprocket/core';
-import { useApp, useBuild } from '../../app/store.ts';
+import { useApp, useBuild } from '../../store/store.ts';
 import { useWorkerAnswer } from '../../workers/core.ts';
 import { SurveyField } from './SurveyField.tsx';
 

@@ -1,7 +1,7 @@
 import { NativeSelect } from '@mantine/core';
 import { MOST_PRICE, amount, likings, riderFits, type Worth, type WorthIt } from '@sprocket/core';
-import { buildActions } from '../../app/buildSlice.ts';
-import { useBuild, useSend } from '../../app/store.ts';
+import { buildActions } from '../../store/buildSlice.ts';
+import { useBuild, useSend } from '../../store/store.ts';
 import { AmountField } from '../../ui/AmountField.tsx';
 import { Say, Show } from '../../ui/Show.tsx';
 

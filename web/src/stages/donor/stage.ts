@@ -1,5 +1,5 @@
 import { itemsFor } from '@sprocket/core';
-import type { Stage } from '../stage.ts';
+import type { Stage } from '../../sheet/stage.ts';
 
 export const donorStage: Stage = {
   id: 'donor',

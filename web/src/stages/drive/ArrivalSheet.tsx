@@ -1,8 +1,8 @@
 import { useLocation } from 'react-router';
 import { NativeSelect } from '@mantine/core';
 import type { Arrival, Kit } from '@sprocket/core';
-import { buildActions } from '../../app/buildSlice.ts';
-import { useBuild, useSend } from '../../app/store.ts';
+import { buildActions } from '../../store/buildSlice.ts';
+import { useBuild, useSend } from '../../store/store.ts';
 import { AmountField } from '../../ui/AmountField.tsx';
 
 /** One size of a kit that is worth a caliper on the day it comes. */

@@ -1,7 +1,7 @@
 import { NativeSelect } from '@mantine/core';
 import { amount, amountText, CLIMB_AT_LEAST, helpWords, type Help, type HelpHabit } from '@sprocket/core';
-import { buildActions } from '../../app/buildSlice.ts';
-import { useSend, useUnits } from '../../app/store.ts';
+import { buildActions } from '../../store/buildSlice.ts';
+import { useSend, useUnits } from '../../store/store.ts';
 
 /** How the motor helps: at one of the kit's steps, at the least that holds cruise, or only with what the legs leave. */
 export function HelpSelect({ throttled, help }: { throttled: boolean; help: Help }) {

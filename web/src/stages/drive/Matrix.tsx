@@ -1,7 +1,7 @@
 import { kitRules, verdictWords, type KitCandidate, type RuleGroup, type Verdict } from '@sprocket/core';
 import { useState } from 'react';
-import { useSend } from '../../app/store.ts';
-import { uiActions } from '../../app/uiSlice.ts';
+import { useSend } from '../../store/store.ts';
+import { uiActions } from '../../store/uiSlice.ts';
 import { VerdictSign } from '../../sheet/Verdict.tsx';
 
 const groupWords: Partial<Record<RuleGroup, string>> = {

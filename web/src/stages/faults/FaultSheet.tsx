@@ -1,8 +1,8 @@
 import { symptoms, type FaultSearch, type SymptomId } from '@sprocket/core';
 import { useEffect, useState } from 'react';
 import { useSearchParams } from 'react-router';
-import { buildActions } from '../../app/buildSlice.ts';
-import { useBuild, useSend } from '../../app/store.ts';
+import { buildActions } from '../../store/buildSlice.ts';
+import { useBuild, useSend } from '../../store/store.ts';
 import { StageHead } from '../../sheet/StageHead.tsx';
 import { useProof } from '../../sheet/useProof.ts';
 import { thisMinute } from '../../ui/today.ts';

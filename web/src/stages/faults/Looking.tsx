@@ -22,8 +22,8 @@ import {
 } from '@sprocket/core';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
-import { buildActions } from '../../app/buildSlice.ts';
-import { useBuild, useSend } from '../../app/store.ts';
+import { buildActions } from '../../store/buildSlice.ts';
+import { useBuild, useSend } from '../../store/store.ts';
 import { usePlanContext, useShelf } from '../../sheet/PlanProvider.tsx';
 import type { Proof } from '../../sheet/useProof.ts';
 import { Show } from '../../ui/Show.tsx';

@@ -1,7 +1,7 @@
 import { amount, gearSheet, type GearSheet } from '@sprocket/core';
 import { useDeferredValue, useMemo } from 'react';
 import { usePlanContext } from '../../sheet/PlanProvider.tsx';
-import { useUnits } from '../../app/store.ts';
+import { useUnits } from '../../store/store.ts';
 import { amountText } from '@sprocket/core';
 import { Show } from '../../ui/Show.tsx';
 import { LacingSheet } from './LacingSheet.tsx';

@@ -1,6 +1,6 @@
 import { useElementSize } from '@mantine/hooks';
 import { amount, amountText, showAmount, type BuildPlan } from '@sprocket/core';
-import { useUnits } from '../../app/store.ts';
+import { useUnits } from '../../store/store.ts';
 
 /** Each gear as a bar from 60 to 80 rpm on one scale of speed, with cruise and the end of assist across. */
 export function GearDrawing({ plan, cruiseMs }: { plan: BuildPlan; cruiseMs: number }) {

@@ -1,8 +1,8 @@
 import { NativeSelect } from '@mantine/core';
 import { amount, type BuildPlan } from '@sprocket/core';
-import { buildActions } from '../../app/buildSlice.ts';
+import { buildActions } from '../../store/buildSlice.ts';
 import { usePlan, useShelf } from '../../sheet/PlanProvider.tsx';
-import { useBuild, useSend } from '../../app/store.ts';
+import { useBuild, useSend } from '../../store/store.ts';
 import { FindingList } from '../../sheet/FindingList.tsx';
 import { Show } from '../../ui/Show.tsx';
 import { StageHead } from '../../sheet/StageHead.tsx';

@@ -2,7 +2,7 @@ import { Button, TextInput } from '@mantine/core';
 import { amount, amountText, showAmount, vehicleKindWords, writeBuildFile } from '@sprocket/core';
 import { lazy, Suspense, useRef, useState } from 'react';
 import { Link } from 'react-router';
-import { useUnits } from '../../app/store.ts';
+import { useUnits } from '../../store/store.ts';
 import { MiniBike } from '../../drawing/MiniBike.tsx';
 import { VerdictMark } from '../../sheet/Verdict.tsx';
 import type { BenchLine } from '../../storage/bench.ts';

@@ -1,6 +1,6 @@
 import type { LivePlan, MeterSample } from '@sprocket/core';
 import { CartesianGrid, Line, LineChart, ResponsiveContainer, XAxis, YAxis } from 'recharts';
-import { useUnits } from '../../app/store.ts';
+import { useUnits } from '../../store/store.ts';
 
 const POINTS = 160;
 

@@ -13,8 +13,8 @@ import {
   logEntrySchema,
 } from '@sprocket/core';
 import { useMemo, useState } from 'react';
-import { buildActions } from '../../app/buildSlice.ts';
-import { useBuild, useSend } from '../../app/store.ts';
+import { buildActions } from '../../store/buildSlice.ts';
+import { useBuild, useSend } from '../../store/store.ts';
 import { usePlanContext } from '../../sheet/PlanProvider.tsx';
 import { StageHead } from '../../sheet/StageHead.tsx';
 import { csvOf, readCsv } from '../../ui/csv.ts';

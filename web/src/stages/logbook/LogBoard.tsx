@@ -26,7 +26,7 @@ export function LogBoard({ entries, upkeep, lit, onTask }: BoardProps) {
   const { geometry: g } = plan.drawing;
   const faults = entriesOf({ entries: [...entries] }, 'fault');
   const punctures = entriesOf({ entries: [...entries] }, 'puncture');
-  const pins = Object.entries(plan.spots).flatMap(([place, at]) => {
+  const pins = Object.entries(plan.parts.spots).flatMap(([place, at]) => {
     const here = upkeep.filter((u) => u.place === place);
     const worst = rank.find((n) => here.some((u) => u.nearness === n));
     const first = here.find((u) => u.nearness === worst);

@@ -10,8 +10,8 @@ import {
   type RideSeen,
 } from '@sprocket/core';
 import { memo, useCallback, useMemo, useState } from 'react';
-import { buildActions } from '../../app/buildSlice.ts';
-import { undo, useBuild, useSend } from '../../app/store.ts';
+import { buildActions } from '../../store/buildSlice.ts';
+import { undo, useBuild, useSend } from '../../store/store.ts';
 import { useShelf } from '../../sheet/PlanProvider.tsx';
 import { Say, Show } from '../../ui/Show.tsx';
 import { DoorLine } from './DoorLine.tsx';

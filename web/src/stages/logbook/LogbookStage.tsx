@@ -1,9 +1,9 @@
 import { amount, logEntrySchema, odometerOf } from '@sprocket/core';
 import { lazy, memo, Suspense, useCallback, useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { useLocation } from 'react-router';
-import { buildActions } from '../../app/buildSlice.ts';
-import { useApp, useBuild, useSend } from '../../app/store.ts';
-import { uiActions, type LogbookView } from '../../app/uiSlice.ts';
+import { buildActions } from '../../store/buildSlice.ts';
+import { useApp, useBuild, useSend } from '../../store/store.ts';
+import { uiActions, type LogbookView } from '../../store/uiSlice.ts';
 import { StageHead } from '../../sheet/StageHead.tsx';
 import { useUpkeep } from '../../sheet/useUpkeep.ts';
 import { Show } from '../../ui/Show.tsx';

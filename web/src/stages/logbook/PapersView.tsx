@@ -1,8 +1,8 @@
 import { Button, Textarea, TextInput } from '@mantine/core';
 import { docHtml, handoverDoc, isDate, reportDoc, type Doc, type Handover, type PaperPhoto } from '@sprocket/core';
 import { useMemo, useState } from 'react';
-import { buildActions } from '../../app/buildSlice.ts';
-import { useBuild, useSend, useUnits } from '../../app/store.ts';
+import { buildActions } from '../../store/buildSlice.ts';
+import { useBuild, useSend, useUnits } from '../../store/store.ts';
 import { Paper } from '../../sheet/Paper.tsx';
 import { usePlan, usePlanContext } from '../../sheet/PlanProvider.tsx';
 import { photosInOrder } from '../../storage/photos.ts';
@@ -29,7 +29,9 @@ export function PapersView({ now }: { now: string }) {
       which === 'handover' ? handoverDoc(context, plan, build) : reportDoc(context, plan, build, now, photos),
     [which, context, plan, build, now, photos],
   );
-  const dear = plan.bill.lines.filter((l) => l.price !== null && l.price >= 40 && l.kind !== 'service').slice(0, 12);
+  const dear = plan.parts.bill.lines
+    .filter((l) => l.price !== null && l.price >= 40 && l.kind !== 'service')
+    .slice(0, 12);
   const name = `${build.name.replace(/[^\p{L}\p{N}]+/gu, '-').toLowerCase()}-${which}`;
   const pick = async (next: Which): Promise<void> => {
     setWhich(next);

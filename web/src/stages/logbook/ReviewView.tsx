@@ -8,8 +8,8 @@ import {
   daysBetween,
   type Review,
 } from '@sprocket/core';
-import { buildActions } from '../../app/buildSlice.ts';
-import { useBuild, useSend } from '../../app/store.ts';
+import { buildActions } from '../../store/buildSlice.ts';
+import { useBuild, useSend } from '../../store/store.ts';
 
 /** Half a year on: would they do it again, and what was it worth. */
 export function ReviewView({ now }: { now: string }) {

@@ -1,6 +1,6 @@
 import type { LoggedRide, RideSeen } from '@sprocket/core';
 import { Bar, CartesianGrid, ComposedChart, ResponsiveContainer, Scatter, XAxis, YAxis } from 'recharts';
-import { useUnits } from '../../app/store.ts';
+import { useUnits } from '../../store/store.ts';
 
 /** A ride as the chart draws it. */
 interface Row {

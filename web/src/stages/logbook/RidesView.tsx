@@ -1,7 +1,7 @@
 import { Button, Switch } from '@mantine/core';
 import { amount, displayUnits, entriesOf, unknownWords, type LoggedRide, type RideSeen } from '@sprocket/core';
-import { buildActions } from '../../app/buildSlice.ts';
-import { useBuild, useSend, useUnits } from '../../app/store.ts';
+import { buildActions } from '../../store/buildSlice.ts';
+import { useBuild, useSend, useUnits } from '../../store/store.ts';
 import { Say, Show } from '../../ui/Show.tsx';
 import { chartRows, RideChart } from './RideChart.tsx';
 import type { useLogTuning } from './useLogTuning.ts';

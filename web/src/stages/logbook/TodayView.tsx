@@ -1,7 +1,7 @@
 import { Button, Slider } from '@mantine/core';
 import { amount, SURE_HOME, type Day, type Route, type TodayForecast } from '@sprocket/core';
 import { useEffect, useState } from 'react';
-import { useApp, useBuild } from '../../app/store.ts';
+import { useApp, useBuild } from '../../store/store.ts';
 import { usePlanContext } from '../../sheet/PlanProvider.tsx';
 import { AmountField } from '../../ui/AmountField.tsx';
 import { Show } from '../../ui/Show.tsx';

@@ -11,7 +11,7 @@ import {
 } from '@sprocket/core';
 import { useMemo } from 'react';
 import { Link, useParams } from 'react-router';
-import { useBuild } from '../../app/store.ts';
+import { useBuild } from '../../store/store.ts';
 import { usePlan, usePlanContext } from '../../sheet/PlanProvider.tsx';
 import { calendarOf } from '../../ui/calendar.ts';
 import { downloadText } from '../../ui/download.ts';
@@ -65,7 +65,7 @@ export function UpkeepView({ upkeep, now, lit, onDone, onStand }: UpkeepViewProp
 
 function DueRow({ upkeep, lit, onDone }: { upkeep: Upkeep; lit: boolean; onDone: () => void }) {
   const { buildId = '' } = useParams();
-  const { bench } = usePlan();
+  const { build: bench } = usePlan();
   const { task, nearness, near, by, on, history } = upkeep;
   const step = bench.steps.find((s) => s.id === task.step || s.id.startsWith(`${task.step}:`));
   return (

@@ -1,5 +1,5 @@
 import { entryKindWords, upkeepTasks } from '@sprocket/core';
-import type { Stage } from '../stage.ts';
+import type { Stage } from '../../sheet/stage.ts';
 
 export const logbookStage: Stage = {
   id: 'logbook',

@@ -1,10 +1,11 @@
 import { entriesOf, type Ridden } from '@sprocket/core';
 import { proxy } from 'comlink';
-import { useCallback, useEffect, useRef, useState } from 'react';
-import { buildActions } from '../../app/buildSlice.ts';
-import { store, useApp, useBuild, useSend } from '../../app/store.ts';
+import { startTransition, useCallback, useEffect, useRef, useState } from 'react';
+import { buildActions } from '../../store/buildSlice.ts';
+import { store, useApp, useBuild, useSend } from '../../store/store.ts';
 import { logWorker } from '../../workers/core.ts';
 import type { LogTold } from '../../workers/core.worker.ts';
+import { tenths } from '../../workers/tenths.ts';
 
 /** Rest after an edit before the rides are asked anew, ms. */
 const WAIT = 350;
@@ -47,12 +48,13 @@ export function useLogTuning(): {
         return;
       }
       setProgress(0);
+      const worth = tenths();
       logWorker()
         .tuneLog(
           asked.current,
           own,
           proxy((share: number) => {
-            if (wanted) setProgress(share);
+            if (wanted && worth(share)) startTransition(() => setProgress(share));
           }),
         )
         .then((found) => {

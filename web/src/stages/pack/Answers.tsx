@@ -1,6 +1,6 @@
 import { amount, AMPLE, fixingWords, packPlaceWords, type SaidPlacement, type Placement } from '@sprocket/core';
 import { usePlan } from '../../sheet/PlanProvider.tsx';
-import { useUnits } from '../../app/store.ts';
+import { useUnits } from '../../store/store.ts';
 import type { Spot } from '../../drawing/PackOverlay.tsx';
 import { Say, Show } from '../../ui/Show.tsx';
 import { VerdictMark } from '../../sheet/Verdict.tsx';

@@ -21,7 +21,7 @@ import { getNonce } from 'get-nonce';
 import { useMemo, useState } from 'react';
 import { createPortal } from 'react-dom';
 import { usePlan } from '../../sheet/PlanProvider.tsx';
-import { useBuild } from '../../app/store.ts';
+import { useBuild } from '../../store/store.ts';
 import { downloadText } from '../../ui/download.ts';
 
 interface Made {

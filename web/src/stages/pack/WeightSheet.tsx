@@ -1,9 +1,9 @@
 import { Button, NativeSelect, TextInput } from '@mantine/core';
 import { amount, type LimitLine } from '@sprocket/core';
 import { useState } from 'react';
-import { buildActions } from '../../app/buildSlice.ts';
+import { buildActions } from '../../store/buildSlice.ts';
 import { usePlan } from '../../sheet/PlanProvider.tsx';
-import { useBuild, useSend } from '../../app/store.ts';
+import { useBuild, useSend } from '../../store/store.ts';
 import { AmountField } from '../../ui/AmountField.tsx';
 import { Show } from '../../ui/Show.tsx';
 import { today } from '../../ui/today.ts';

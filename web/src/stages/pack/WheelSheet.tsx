@@ -11,9 +11,9 @@ import {
   type WheelCaution,
 } from '@sprocket/core';
 import { useState } from 'react';
-import { buildActions } from '../../app/buildSlice.ts';
+import { buildActions } from '../../store/buildSlice.ts';
 import { usePlan } from '../../sheet/PlanProvider.tsx';
-import { useBuild, useSend } from '../../app/store.ts';
+import { useBuild, useSend } from '../../store/store.ts';
 import { Show } from '../../ui/Show.tsx';
 
 /** Wheels of another size on the same frame: how it stands, steers, clears and shows its speed. */

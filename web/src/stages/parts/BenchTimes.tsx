@@ -1,8 +1,8 @@
 import { Button, Checkbox, NativeSelect, TextInput } from '@mantine/core';
 import type { Bench, Weekly } from '@sprocket/core';
 import { useState } from 'react';
-import { buildActions } from '../../app/buildSlice.ts';
-import { useBuild, useSend } from '../../app/store.ts';
+import { buildActions } from '../../store/buildSlice.ts';
+import { useBuild, useSend } from '../../store/store.ts';
 import { dayTyped, today } from '../../ui/today.ts';
 
 const dayNames = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'];

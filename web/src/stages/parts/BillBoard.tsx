@@ -45,7 +45,7 @@ interface Pin {
 /** The drawing with each place's parts: what is missing from the bike at a glance. */
 export function BillBoard({ bill }: { bill: BillSheet }) {
   const plan = usePlan();
-  const pins = Object.entries(plan.spots).flatMap(([place, at]): Pin[] => {
+  const pins = Object.entries(plan.parts.spots).flatMap(([place, at]): Pin[] => {
     const lines = bill.lines.filter((l) => l.place === place && l.why !== 'notWanted');
     if (lines.length === 0) return [];
     const counts = order.flatMap((mark) => {

@@ -12,8 +12,8 @@ import {
   type LineState,
 } from '@sprocket/core';
 import { memo, useCallback, useDeferredValue, useMemo, useState } from 'react';
-import { buildActions } from '../../app/buildSlice.ts';
-import { store, useBuild, useSend } from '../../app/store.ts';
+import { buildActions } from '../../store/buildSlice.ts';
+import { store, useBuild, useSend } from '../../store/store.ts';
 import { csvOfRecords } from '../../ui/csv.ts';
 import { downloadText } from '../../ui/download.ts';
 import { useMoney } from '../../ui/money.ts';

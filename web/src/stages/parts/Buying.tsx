@@ -1,7 +1,7 @@
 import { Button, Checkbox, TextInput } from '@mantine/core';
 import { orderFrom, type BillSheet, type BuyingSheet, type Purchase } from '@sprocket/core';
-import { buildActions } from '../../app/buildSlice.ts';
-import { useBuild, useSend } from '../../app/store.ts';
+import { buildActions } from '../../store/buildSlice.ts';
+import { useBuild, useSend } from '../../store/store.ts';
 import { useMoney } from '../../ui/money.ts';
 import { today } from '../../ui/today.ts';
 import { useWorkerAnswer } from '../../workers/core.ts';

@@ -1,7 +1,7 @@
 import { Button } from '@mantine/core';
 import type { Bill } from '@sprocket/core';
-import { buildActions } from '../../app/buildSlice.ts';
-import { useBuild, useSend } from '../../app/store.ts';
+import { buildActions } from '../../store/buildSlice.ts';
+import { useBuild, useSend } from '../../store/store.ts';
 import { usePlan } from '../../sheet/PlanProvider.tsx';
 import { LeftOver } from './LeftOver.tsx';
 import { NumberField } from '../../ui/NumberField.tsx';
@@ -9,7 +9,9 @@ import { useMoney } from '../../ui/money.ts';
 
 /** What it comes to all told, a kilometre of it, and against a ready-made one. */
 export function Costs() {
-  const { cost } = usePlan();
+  const {
+    parts: { cost },
+  } = usePlan();
   const build = useBuild();
   const money = useMoney();
   const send = useSend();

@@ -11,8 +11,8 @@ import {
   type Supplier,
 } from '@sprocket/core';
 import { useState } from 'react';
-import { buildActions } from '../../app/buildSlice.ts';
-import { useBuild, useSend } from '../../app/store.ts';
+import { buildActions } from '../../store/buildSlice.ts';
+import { useBuild, useSend } from '../../store/store.ts';
 import { usePlanContext } from '../../sheet/PlanProvider.tsx';
 import { csvOf, readCsv } from '../../ui/csv.ts';
 import { downloadText } from '../../ui/download.ts';

@@ -1,8 +1,8 @@
 import { NativeSelect } from '@mantine/core';
 import type { usualLine } from '@sprocket/core';
 import { type DonorThing, type LineState } from '@sprocket/core';
-import { buildActions } from '../../app/buildSlice.ts';
-import { useBuild, useSend } from '../../app/store.ts';
+import { buildActions } from '../../store/buildSlice.ts';
+import { useBuild, useSend } from '../../store/store.ts';
 import { usePlan } from '../../sheet/PlanProvider.tsx';
 import { NumberField } from '../../ui/NumberField.tsx';
 
@@ -15,7 +15,9 @@ const fateWords: Record<DonorThing['fate'], string> = {
 
 /** What of the donor is kept and why, and what becomes of what is left over. */
 export function LeftOver() {
-  const { donorThings } = usePlan();
+  const {
+    parts: { donorThings },
+  } = usePlan();
   if (donorThings.length === 0) return null;
   return (
     <section className="card" aria-labelledby="left-over">

@@ -1,8 +1,8 @@
 import { Button } from '@mantine/core';
 import { dateAfter, purchaseOrders, putLine, standingsSchema, type BillSheet } from '@sprocket/core';
 import { useState } from 'react';
-import { buildActions } from '../../app/buildSlice.ts';
-import { useBuild, useSend } from '../../app/store.ts';
+import { buildActions } from '../../store/buildSlice.ts';
+import { useBuild, useSend } from '../../store/store.ts';
 import { csvOfRecords } from '../../ui/csv.ts';
 import { downloadText } from '../../ui/download.ts';
 import { PricedTable } from './PricedTable.tsx';

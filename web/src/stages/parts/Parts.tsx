@@ -1,5 +1,5 @@
-import { useApp, useBuild, useSend } from '../../app/store.ts';
-import { uiActions, type PartsView } from '../../app/uiSlice.ts';
+import { useApp, useBuild, useSend } from '../../store/store.ts';
+import { uiActions, type PartsView } from '../../store/uiSlice.ts';
 import { usePlan } from '../../sheet/PlanProvider.tsx';
 import { StageHead } from '../../sheet/StageHead.tsx';
 import { useScrollToHash } from '../../sheet/useScrollToHash.ts';
@@ -29,7 +29,9 @@ const viewWords: Record<PartsView, string> = {
 
 /** What to order, in which order, what it costs and when it comes. */
 export function PartsStage() {
-  const { bill } = usePlan();
+  const {
+    parts: { bill },
+  } = usePlan();
   const build = useBuild();
   const send = useSend();
   useScrollToHash(true);

@@ -1,8 +1,8 @@
 import { Button, SegmentedControl, TextInput } from '@mantine/core';
 import { invoiceOf, quotationOf, type Bill, type BillSheet } from '@sprocket/core';
 import { useState } from 'react';
-import { buildActions } from '../../app/buildSlice.ts';
-import { useBuild, useSend } from '../../app/store.ts';
+import { buildActions } from '../../store/buildSlice.ts';
+import { useBuild, useSend } from '../../store/store.ts';
 import { usePlan } from '../../sheet/PlanProvider.tsx';
 import { NumberField } from '../../ui/NumberField.tsx';
 import { useMoney } from '../../ui/money.ts';
@@ -12,7 +12,7 @@ import { PricedTable, type FootRow } from './PricedTable.tsx';
 /** A shop’s quotation for the whole conversion, and its invoice once it is done, to print. */
 export function Quotation({ bill }: { bill: BillSheet }) {
   const build = useBuild();
-  const { bench } = usePlan();
+  const { build: bench } = usePlan();
   const send = useSend();
   const money = useMoney();
   const { shop, currency } = build.bill;

@@ -9,8 +9,8 @@ import {
   type BuildTime,
 } from '@sprocket/core';
 import { useState } from 'react';
-import { buildActions } from '../../app/buildSlice.ts';
-import { useBuild, useSend } from '../../app/store.ts';
+import { buildActions } from '../../store/buildSlice.ts';
+import { useBuild, useSend } from '../../store/store.ts';
 import { usePlan, usePlanContext } from '../../sheet/PlanProvider.tsx';
 import { downloadText } from '../../ui/download.ts';
 import { Say } from '../../ui/Show.tsx';
@@ -25,7 +25,7 @@ import { useBuildTime } from '../../sheet/useBuildTime.ts';
 /** When it will be done, what can be done now, and what waits for what. */
 export function Time({ bill }: { bill: BillSheet }) {
   const build = useBuild();
-  const { bench } = usePlan();
+  const { build: bench } = usePlan();
   const context = usePlanContext();
   const send = useSend();
   const { time, stale } = useBuildTime();

@@ -1,7 +1,7 @@
 import { Button, NativeSelect } from '@mantine/core';
 import { usualLine, type BenchNeed, type LineSource } from '@sprocket/core';
-import { buildActions } from '../../app/buildSlice.ts';
-import { useSend } from '../../app/store.ts';
+import { buildActions } from '../../store/buildSlice.ts';
+import { useSend } from '../../store/store.ts';
 import { usePlan } from '../../sheet/PlanProvider.tsx';
 import { Say } from '../../ui/Show.tsx';
 import { useMoney } from '../../ui/money.ts';
@@ -16,7 +16,7 @@ const fromWords: Partial<Record<LineSource, string>> = {
 
 /** What the steps need on the bench, against what is there: each asked for once. */
 export function Tools() {
-  const { bench, money: sums } = usePlan();
+  const { build: bench, money: sums } = usePlan();
   const money = useMoney();
   const send = useSend();
   const { needs } = bench;
@@ -69,7 +69,7 @@ export function Tools() {
 }
 
 function Need({ need }: { need: BenchNeed }) {
-  const { bench } = usePlan();
+  const { build: bench } = usePlan();
   const send = useSend();
   const money = useMoney();
   const first = bench.steps.find((s) => s.id === need.steps[0]);

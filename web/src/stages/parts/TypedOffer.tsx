@@ -1,7 +1,7 @@
 import { Button, Checkbox, NativeSelect, TextInput } from '@mantine/core';
 import type { BillSheet, Offer, Supplier } from '@sprocket/core';
 import { useState } from 'react';
-import { useBuild } from '../../app/store.ts';
+import { useBuild } from '../../store/store.ts';
 import { NumberField } from '../../ui/NumberField.tsx';
 
 /** A supplier's name as its id: the same for the same name, however it is spaced. */

@@ -1,8 +1,8 @@
 import { NativeSelect, SegmentedControl, TextInput } from '@mantine/core';
 import { daysBetween, putLine, type BillLine, type BillSheet, type KitContent, type LineState } from '@sprocket/core';
 import { Link } from 'react-router';
-import { buildActions } from '../../app/buildSlice.ts';
-import { useBuild, useSend } from '../../app/store.ts';
+import { buildActions } from '../../store/buildSlice.ts';
+import { useBuild, useSend } from '../../store/store.ts';
 import { usePlanContext } from '../../sheet/PlanProvider.tsx';
 import { dayTyped, today } from '../../ui/today.ts';
 

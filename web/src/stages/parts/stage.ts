@@ -1,4 +1,4 @@
-import type { Stage } from '../stage.ts';
+import type { Stage } from '../../sheet/stage.ts';
 
 export const partsStage: Stage = {
   id: 'parts',
@@ -6,7 +6,7 @@ export const partsStage: Stage = {
   key: '7',
   decides: 'What to order, in which order, what it costs and when it comes',
   screen: async () => ({ Component: (await import('./Parts.tsx')).PartsStage }),
-  finds: (_build, { bill }) =>
+  finds: (_build, { parts: { bill } }) =>
     bill.lines.map((line) => ({
       id: `line-${line.key}`,
       label: line.name,

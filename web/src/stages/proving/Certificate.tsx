@@ -7,7 +7,7 @@ import {
   type ProofTest,
   type Result,
 } from '@sprocket/core';
-import { useBuild, useUnits } from '../../app/store.ts';
+import { useBuild, useUnits } from '../../store/store.ts';
 import { usePlan } from '../../sheet/PlanProvider.tsx';
 import { proofWords, ProofSign } from '../../sheet/ProofSign.tsx';
 import { today } from '../../ui/today.ts';

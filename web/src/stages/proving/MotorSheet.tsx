@@ -2,7 +2,7 @@ import type { ProofSheet, ProofTest } from '@sprocket/core';
 import { Link, useParams } from 'react-router';
 import { BandMark } from '../../sheet/BandMark.tsx';
 import { proofWords, ProofSign } from '../../sheet/ProofSign.tsx';
-import { useBuild } from '../../app/store.ts';
+import { useBuild } from '../../store/store.ts';
 import { Said } from './TestList.tsx';
 
 /** What is tried of motor and sensors by themselves, wheel in the air, then on hill and marks. */

@@ -28,7 +28,7 @@ const marks: Record<ProofState, string> = {
 /** The vehicle with its test points: how far each place is proved, and where the test in hand is. */
 export function ProvingBoard({ sheet, test, onTest }: BoardProps) {
   const plan = usePlan();
-  const pins = Object.entries(plan.spots).flatMap(([place, at]) => {
+  const pins = Object.entries(plan.parts.spots).flatMap(([place, at]) => {
     const here = sheet.tests.filter((t) => t.place === place);
     const worst = order.find((state) => here.some((t) => t.state === state));
     const next = here.find((t) => t.state === worst) ?? here[0];

@@ -1,8 +1,8 @@
 import { Button } from '@mantine/core';
 import { useEffect, useState } from 'react';
 import { Link, useLocation, useParams } from 'react-router';
-import { useApp, useSend } from '../../app/store.ts';
-import { uiActions, type ProvingView } from '../../app/uiSlice.ts';
+import { useApp, useSend } from '../../store/store.ts';
+import { uiActions, type ProvingView } from '../../store/uiSlice.ts';
 import { StageHead } from '../../sheet/StageHead.tsx';
 import { useProof } from '../../sheet/useProof.ts';
 import { Certificate } from './Certificate.tsx';

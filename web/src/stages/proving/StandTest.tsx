@@ -1,6 +1,6 @@
 import type { ProofSheet, ProofTest } from '@sprocket/core';
 import { useState } from 'react';
-import { useBuild } from '../../app/store.ts';
+import { useBuild } from '../../store/store.ts';
 import { BandMark } from '../../sheet/BandMark.tsx';
 import { proofWords, ProofSign } from '../../sheet/ProofSign.tsx';
 import { StandFrame } from '../../sheet/StandFrame.tsx';

@@ -1,8 +1,8 @@
 import { Button, Textarea, TextInput } from '@mantine/core';
 import { partById, tuningOf, type ProofSheet, type ProofTest, type Result } from '@sprocket/core';
 import { Link, useParams } from 'react-router';
-import { buildActions } from '../../app/buildSlice.ts';
-import { useBuild, useSend } from '../../app/store.ts';
+import { buildActions } from '../../store/buildSlice.ts';
+import { useBuild, useSend } from '../../store/store.ts';
 import { Photos } from '../../sheet/Photos.tsx';
 import { usePlanContext, useShelf } from '../../sheet/PlanProvider.tsx';
 import { proofWords, ProofSign } from '../../sheet/ProofSign.tsx';

@@ -1,8 +1,8 @@
 import { Button, Textarea, TextInput } from '@mantine/core';
 import type { ProofTest } from '@sprocket/core';
 import { useState } from 'react';
-import { buildActions } from '../../app/buildSlice.ts';
-import { useBuild, useSend } from '../../app/store.ts';
+import { buildActions } from '../../store/buildSlice.ts';
+import { useBuild, useSend } from '../../store/store.ts';
 import { thisMinute } from '../../ui/today.ts';
 
 const LEAST_REASON = 8;

@@ -1,4 +1,4 @@
-import type { Stage } from '../stage.ts';
+import type { Stage } from '../../sheet/stage.ts';
 
 export const provingStage: Stage = {
   id: 'proving',

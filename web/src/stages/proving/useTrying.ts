@@ -1,7 +1,7 @@
 import { mayTry, type ProofSheet, type ProofTest } from '@sprocket/core';
 import { useState } from 'react';
-import { buildActions } from '../../app/buildSlice.ts';
-import { useBuild, useSend } from '../../app/store.ts';
+import { buildActions } from '../../store/buildSlice.ts';
+import { useBuild, useSend } from '../../store/store.ts';
 import { thisMinute, today } from '../../ui/today.ts';
 
 /** What was read and seen of a test, before it is kept. */

@@ -1,7 +1,7 @@
 import { displayUnits, type RideSheet } from '@sprocket/core';
 import { useMemo, useState } from 'react';
 import { Area, CartesianGrid, ComposedChart, Line, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from 'recharts';
-import { useUnits } from '../../app/store.ts';
+import { useUnits } from '../../store/store.ts';
 
 /** Points a line is drawn with at most: more than a screen has pixels shows nothing. */
 const MOST = 260;

@@ -2,7 +2,7 @@ import { rideSheet } from '@sprocket/core';
 import { useDeferredValue, useMemo } from 'react';
 import { usePlan, usePlanContext } from '../../sheet/PlanProvider.tsx';
 import { useSpread } from '../../sheet/SpreadProvider.tsx';
-import { useBuild } from '../../app/store.ts';
+import { useBuild } from '../../store/store.ts';
 import { Say } from '../../ui/Show.tsx';
 import { StageHead } from '../../sheet/StageHead.tsx';
 import { Cursor } from './Cursor.tsx';

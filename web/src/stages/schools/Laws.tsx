@@ -1,8 +1,8 @@
 import { Button, NativeSelect, Switch, TextInput } from '@mantine/core';
 import { legalClasses, legalClassSchema, withLaws, type LegalClass } from '@sprocket/core';
 import { useState } from 'react';
-import { buildActions } from '../../app/buildSlice.ts';
-import { useBuild, useSend } from '../../app/store.ts';
+import { buildActions } from '../../store/buildSlice.ts';
+import { useBuild, useSend } from '../../store/store.ts';
 import { AmountField } from '../../ui/AmountField.tsx';
 import { Show } from '../../ui/Show.tsx';
 import { DraftText } from '../../ui/DraftText.tsx';

@@ -7,9 +7,9 @@ import {
   type Schools as SchoolChoice,
 } from '@sprocket/core';
 import { useMemo } from 'react';
-import { buildActions } from '../../app/buildSlice.ts';
+import { buildActions } from '../../store/buildSlice.ts';
 import { usePlan, useShelf } from '../../sheet/PlanProvider.tsx';
-import { useBuild, useSend } from '../../app/store.ts';
+import { useBuild, useSend } from '../../store/store.ts';
 import { StageHead } from '../../sheet/StageHead.tsx';
 import { VerdictMark } from '../../sheet/Verdict.tsx';
 import { Laws } from './Laws.tsx';

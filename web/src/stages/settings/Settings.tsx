@@ -1,7 +1,7 @@
 import { SegmentedControl, useMantineColorScheme } from '@mantine/core';
 import { Link, useNavigate } from 'react-router';
-import { useApp, useSend } from '../../app/store.ts';
-import { uiActions } from '../../app/uiSlice.ts';
+import { useApp, useSend } from '../../store/store.ts';
+import { uiActions } from '../../store/uiSlice.ts';
 import { Backup } from './Backup.tsx';
 
 /** Units and colour scheme; what is kept and where. */

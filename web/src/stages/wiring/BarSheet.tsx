@@ -1,6 +1,6 @@
 import { amount, amountText } from '@sprocket/core';
-import { buildActions } from '../../app/buildSlice.ts';
-import { useSend, useUnits } from '../../app/store.ts';
+import { buildActions } from '../../store/buildSlice.ts';
+import { useSend, useUnits } from '../../store/store.ts';
 import { Bars } from '../../drawing/Bars.tsx';
 import { usePlan } from '../../sheet/PlanProvider.tsx';
 

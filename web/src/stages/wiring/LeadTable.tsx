@@ -26,8 +26,8 @@ import { useMemo, useState } from 'react';
 import { csvOf } from '../../ui/csv.ts';
 import { downloadText } from '../../ui/download.ts';
 import { leadMark } from '../../drawing/LeadLayer.tsx';
-import { buildActions } from '../../app/buildSlice.ts';
-import { useBuild, useSend, useUnits } from '../../app/store.ts';
+import { buildActions } from '../../store/buildSlice.ts';
+import { useBuild, useSend, useUnits } from '../../store/store.ts';
 
 interface Row {
   lead: RoutedLead;

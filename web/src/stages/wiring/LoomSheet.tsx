@@ -1,7 +1,7 @@
 import { Button } from '@mantine/core';
 import type { Wiring } from '@sprocket/core';
 import { useEffect, useMemo, useRef, useState } from 'react';
-import { useBuild } from '../../app/store.ts';
+import { useBuild } from '../../store/store.ts';
 import { dashesOf, leadMark } from '../../drawing/LeadLayer.tsx';
 import { saveSvg } from '../../drawing/saveDrawing.ts';
 import { loomGraph, type LoomGraph } from './loomGraph.ts';

@@ -1,7 +1,7 @@
 import { Checkbox, NativeSelect } from '@mantine/core';
 import { amount, type Wiring, type WiringChoice } from '@sprocket/core';
-import { buildActions } from '../../app/buildSlice.ts';
-import { useBuild, useSend } from '../../app/store.ts';
+import { buildActions } from '../../store/buildSlice.ts';
+import { useBuild, useSend } from '../../store/store.ts';
 import { usePlanContext } from '../../sheet/PlanProvider.tsx';
 import { Show } from '../../ui/Show.tsx';
 import { JoinedCard } from './Joined.tsx';

@@ -1,7 +1,7 @@
 import { Button } from '@mantine/core';
 import { amountText, type SettingEffect, type SettingId, type SettingRow, type WiringChoice } from '@sprocket/core';
-import { buildActions } from '../../app/buildSlice.ts';
-import { useApp, useBuild, useSend, useUnits } from '../../app/store.ts';
+import { buildActions } from '../../store/buildSlice.ts';
+import { useApp, useBuild, useSend, useUnits } from '../../store/store.ts';
 import { usePlan } from '../../sheet/PlanProvider.tsx';
 import { AmountField } from '../../ui/AmountField.tsx';
 import { Say, Show } from '../../ui/Show.tsx';

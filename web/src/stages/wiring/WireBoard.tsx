@@ -8,8 +8,8 @@ import {
   type Wiring,
 } from '@sprocket/core';
 import { useMemo, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
-import { buildActions } from '../../app/buildSlice.ts';
-import { useBuild, useSend, useUnits } from '../../app/store.ts';
+import { buildActions } from '../../store/buildSlice.ts';
+import { useBuild, useSend, useUnits } from '../../store/store.ts';
 import { BikeDrawing } from '../../drawing/BikeDrawing.tsx';
 import { FromAbove } from '../../drawing/FromAbove.tsx';
 import { pathOf, type Sheet } from '../../drawing/frame.ts';

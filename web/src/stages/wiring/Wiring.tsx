@@ -1,8 +1,8 @@
 import { ruleCatalog, type RoutedLead, type RuleGroup } from '@sprocket/core';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
-import { useApp, useSend } from '../../app/store.ts';
-import { uiActions, type WiringView } from '../../app/uiSlice.ts';
+import { useApp, useSend } from '../../store/store.ts';
+import { uiActions, type WiringView } from '../../store/uiSlice.ts';
 import { FindingList } from '../../sheet/FindingList.tsx';
 import { usePlan } from '../../sheet/PlanProvider.tsx';
 import { StageHead } from '../../sheet/StageHead.tsx';

@@ -9,7 +9,7 @@ import {
   wholePlan,
   judgeCandidates,
 } from '@sprocket/core';
-import { stages } from './all.ts';
+import { stages } from './stages.ts';
 
 const build = newBuild('a', 'A', '2026-01-01T00:00:00.000Z');
 const context = planContext(build, starterShelf);
