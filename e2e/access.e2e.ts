@@ -1,5 +1,6 @@
+import { stageIds, starterShelf } from '@sprocket/core';
 import { expect } from 'chai';
-import { axeFindings, go, leg, press, setDevice, startApp, visit, type App } from './support/app.ts';
+import { axeFindings, go, leg, press, setDevice, startApp, visit, waitForText, type App } from './support/app.ts';
 
 const views = [
   '/',
@@ -27,6 +28,14 @@ const devices = [
 
 /** Both schemes and both widths once each: what axe finds hangs on the one or the other, not on the pair. */
 const looked = (device: (typeof devices)[number]): boolean => device.dark === device.width < 800;
+
+/** A measure in metric units; a cross-section in mm² is one in every country. */
+const METRIC = /[\d.][\s\u00a0](?:mm|cm|km|kg|km\/h|m\/s|°C|N·m)(?![\p{L}\p{N}²³/·])/u;
+const names = Object.values(starterShelf)
+  .flat()
+  .map((part: { name?: string }) => part.name ?? '')
+  .filter((name) => METRIC.test(name))
+  .toSorted((a, b) => b.length - a.length);
 
 describe('every view, light and dark, wide and narrow', () => {
   let app: App;
@@ -124,4 +133,43 @@ describe('every view, light and dark, wide and narrow', () => {
       expect(app.complaints).to.deep.equal([]);
     });
   }
+
+  it('in inches and miles, no stage of a build tells a measure in metric units', async () => {
+    await setDevice(app.page, devices[0]);
+    await go(app, '/build/demo-mixte/brief');
+    await app.page.keyboard.press('u');
+    await waitForText(app.page, '.stage', /in · mi/);
+    const found: string[] = [];
+    let read = 0;
+    for (const id of stageIds) {
+      await go(app, `/build/demo-mixte/${id}`);
+      const legs = await app.page.$$eval('.leg', (all) => all.length);
+      for (let i = 0; i < Math.max(1, legs); i++) {
+        await app.page.evaluate((n) => document.querySelectorAll<HTMLElement>('.leg')[n]?.click(), i);
+        await app.page.evaluate(
+          () => new Promise((drawn) => requestAnimationFrame(() => requestAnimationFrame(drawn))),
+        );
+        const texts = await app.page.evaluate(() => {
+          const attributes = ['aria-label', 'placeholder', 'title'];
+          return [
+            ...document.body.innerText.split('\n'),
+            ...[...document.querySelectorAll('svg text')].map((text) => text.textContent ?? ''),
+            ...[...document.querySelectorAll(attributes.map((a) => `[${a}]`).join())].flatMap((element) =>
+              attributes.map((a) => element.getAttribute(a) ?? ''),
+            ),
+          ];
+        });
+        read += texts.length;
+        for (const text of texts) {
+          if (!METRIC.test(text)) continue;
+          // Names are as their sellers write them; a drawing to cut by has its rule of 100 mm to prove it.
+          const rest = names.reduce((left, name) => left.replaceAll(name, ''), text);
+          if (METRIC.test(rest) && !/rule (of|is) 100 mm/.test(rest)) found.push(`${id}: ${rest}`);
+        }
+      }
+    }
+    expect(read).to.be.above(2000);
+    expect([...new Set(found)]).to.deep.equal([]);
+    await app.page.keyboard.press('u');
+  });
 });

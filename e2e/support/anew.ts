@@ -27,16 +27,20 @@ export function appAnew(
 ): App {
   const app = {} as App;
   let kept: Kept = {};
+  let untouched = false;
   before(async () => {
     Object.assign(app, await startApp({ demo, rides }));
     await visit(app, '/');
     await lay?.(app);
     kept = await keptOf(app);
+    untouched = true;
   });
   beforeEach(async () => {
     // A page of the same address that runs nothing of the app, and so writes nothing.
     await app.page.goto(`${app.url}/mark.svg`);
-    await layBack(app, kept);
+    // Before the first test the store is as it was laid out.
+    if (!untouched) await layBack(app, kept);
+    untouched = false;
     for (const name of readdirSync(app.downloads)) rmSync(join(app.downloads, name), { recursive: true });
     app.complaints.length = 0;
     await app.page.emulateMediaType('screen');

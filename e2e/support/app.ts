@@ -246,12 +246,14 @@ async function labelled(page: Page, label: string): Promise<ElementHandle<HTMLEl
   return element as ElementHandle<HTMLElement>;
 }
 
-/** Replaces what a labelled field holds, key by key. */
+/** Replaces what a labelled field holds, the new text put in at once, as a paste or a dictated word comes. */
 export async function fill(page: Page, label: string, text: string): Promise<void> {
   const field = await labelled(page, label);
-  await field.click({ count: 3 });
+  // Focused by itself, not by a click: what is laid out anew meanwhile would move it from under the pointer.
+  await field.focus();
+  await field.evaluate((input) => (input as HTMLInputElement).select());
   await page.keyboard.press('Backspace');
-  await field.type(text);
+  await page.keyboard.sendCharacter(text);
 }
 
 /** Picks an option of a labelled list by its value. */

@@ -1,5 +1,6 @@
 import { phraseText, type Phrase } from '../quantity/format.ts';
 import type { UnitSystem } from '../quantity/units.ts';
+import { textsIn } from '../quantity/words.ts';
 import type { Doc, DocBlock } from './doc.ts';
 
 /** Text as HTML shows it: nothing of it is ever markup. */
@@ -73,7 +74,8 @@ footer{margin-top:6mm;border-top:.2mm solid #c9bfa5;padding-top:2mm;font-size:8.
  * A paper as one HTML file that needs nothing beside it: no script, no address, its fonts in it where they are given.
  * @param fonts CSS that brings the fonts, as data
  */
-export function docHtml(doc: Doc, units: UnitSystem, fonts = ''): string {
+export function docHtml(written: Doc, units: UnitSystem, fonts = ''): string {
+  const doc = textsIn(written, units);
   return `<!doctype html>
 <html lang="en">
 <head>

@@ -52,7 +52,7 @@ export const upkeepTasks: readonly UpkeepTask[] = [
   {
     id: 'torque',
     words: 'Axle nuts, arms and motor bolts with the wrench',
-    how: 'To the torque of Build, marks looked at first; what moved is looked at again after ten kilometres.',
+    how: 'To the torque of Build, marks looked at first; what moved is looked at again after 10 km.',
     why: 'A nut that settles lets the axle turn in its ends, and an axle that turns tears its cable off.',
     place: (f) => (f.mid ? 'bracket' : `${f.driven} axle`),
     minutes: 8,

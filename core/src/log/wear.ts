@@ -135,7 +135,7 @@ export function wearOf(context: PlanContext, build: Build, now: string): Wear[] 
             usual: front,
             fitted: /front (brake )?(pad|block)/,
             why: [
-              phrase`${amount((brakeJPerM * 1000) / 3600, 'energy', 2)} go into the brakes each kilometre of this road, two thirds in front`,
+              phrase`${amount(brakeJPerM / 3600, 'energyPerWay', 2)} go into the brakes on this road, two thirds in front`,
             ],
           },
         ]
@@ -147,9 +147,7 @@ export function wearOf(context: PlanContext, build: Build, now: string): Wear[] 
             words: 'Rear pads',
             usual: rear,
             fitted: /rear (brake )?(pad|block)/,
-            why: [
-              phrase`${amount((brakeJPerM * 1000) / 3600, 'energy', 2)} go into the brakes each kilometre, a third behind`,
-            ],
+            why: [phrase`${amount(brakeJPerM / 3600, 'energyPerWay', 2)} go into the brakes, a third behind`],
           },
         ]
       : []),

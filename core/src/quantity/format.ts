@@ -1,4 +1,5 @@
 import { displayUnits, type Dimension, type UnitSystem } from './units.ts';
+import { wordsIn } from './words.ts';
 
 /** A number with what it measures; the reader's units are chosen when it is shown. */
 export interface Amount {
@@ -18,10 +19,16 @@ export function amount(si: number, dimension: Dimension, digits?: number): Amoun
 /** Tagged template that keeps amounts apart from words: phrase`shell ${amount(0.068, 'size')} wide`. */
 export function phrase(words: TemplateStringsArray, ...parts: readonly (string | number | Amount)[]): Phrase {
   const out: (string | Amount)[] = [];
+  const push = (part: string | Amount): void => {
+    const last = out.at(-1);
+    // Words beside words are one text: a figure and the unit after it are read together.
+    if (typeof part === 'string' && typeof last === 'string') out[out.length - 1] = last + part;
+    else if (part !== '') out.push(part);
+  };
   words.forEach((text, i) => {
-    if (text !== '') out.push(text);
+    push(text);
     const part = parts[i];
-    if (part !== undefined) out.push(typeof part === 'number' ? String(part) : part);
+    if (part !== undefined) push(typeof part === 'number' ? String(part) : part);
   });
   return out;
 }
@@ -71,7 +78,7 @@ export function amountText(value: Amount, system: UnitSystem): string {
 
 /** A phrase in one system's units. */
 export function phraseText(words: Phrase, system: UnitSystem): string {
-  return words.map((part) => (typeof part === 'string' ? part : amountText(part, system))).join('');
+  return words.map((part) => (typeof part === 'string' ? wordsIn(part, system) : amountText(part, system))).join('');
 }
 
 /** Words with a capital at their beginning, as a sentence has them. */

@@ -15,6 +15,7 @@ export const dimensions = [
   'power',
   'energy',
   'energyPerWay', // Wh/m inside
+  'perWay', // so many on a way, 1/m inside: a km | a mile
   'charge',
   'voltage',
   'current',
@@ -76,6 +77,10 @@ export const displayUnits: Record<Dimension, Record<UnitSystem, Unit>> = {
   energyPerWay: {
     metric: { sign: 'Wh/km', si: 1 / 1000, digits: 1 },
     imperial: { sign: 'Wh/mi', si: 1 / mile, digits: 1 },
+  },
+  perWay: {
+    metric: { sign: 'a km', si: 1 / 1000, digits: 3 },
+    imperial: { sign: 'a mile', si: 1 / mile, digits: 3 },
   },
   charge: same('Ah', 1, 1),
   voltage: same('V', 1, 1),

@@ -1,9 +1,10 @@
 import type { Doc, DocBlock } from '@sprocket/core';
-import { Say } from '../ui/Show.tsx';
+import { Say, useTexts } from '../ui/Show.tsx';
 import './paper.css';
 
 /** A paper as it will be printed. */
-export function Paper({ doc }: { doc: Doc }) {
+export function Paper({ doc: written }: { doc: Doc }) {
+  const doc = useTexts(written);
   return (
     <article className="paper">
       <header>

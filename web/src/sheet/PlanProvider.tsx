@@ -25,6 +25,7 @@ import {
 } from 'react';
 import { useApp } from '../store/store.ts';
 import { coreWorker } from '../workers/core.ts';
+import { useTexts } from '../ui/Show.tsx';
 import { planned as plannedIn, type Quick } from './planAhead.ts';
 
 /** The plan of the open build, what it was made from, and the plan before the last edit. */
@@ -124,7 +125,10 @@ export function PlanProvider({ children }: { children: ReactNode }) {
     return () => clearTimeout(timer);
   }, [planned, own]);
 
-  return <Plan value={held}>{children}</Plan>;
+  // What the plan says is said in the reader's units; what it was made from stays as it is.
+  const said = useTexts(held?.plan ?? null);
+  const shown = useMemo(() => (held && said ? { ...held, plan: said } : null), [held, said]);
+  return <Plan value={shown}>{children}</Plan>;
 }
 
 /** The first plan of the build that was opened, worked out in slices; null until it is there. */

@@ -9,7 +9,7 @@ import {
   type Spread,
 } from '@sprocket/core';
 import { useEffect, useRef, useState } from 'react';
-import { Big, Say, Show } from '../ui/Show.tsx';
+import { Big, Say, Show, Words } from '../ui/Show.tsx';
 import { VerdictMark } from './Verdict.tsx';
 import { useSpread } from './SpreadProvider.tsx';
 import { useApp, useBuild, useSend, useUnits } from '../store/store.ts';
@@ -65,12 +65,17 @@ export function Tally({ plan, previous }: TallyProps) {
           />
         ))}
         <div className="tally-law">
-          <strong>{law?.name ?? 'Rules not known'}</strong>
+          <strong>
+            <Words>{law?.name ?? 'Rules not known'}</Words>
+          </strong>
           <span className="quiet">{law ? `as of ${law.asOf}; ` : ''}the local authority decides</span>
         </div>
         <div className="caution">
-          <strong>Charging</strong> Never below 0 °C, never after a knock, and with a smoke alarm above the charger. A
-          swollen or hot pack goes to a qualified person.
+          <strong>Charging</strong>{' '}
+          <Words>
+            Never below 0 °C, never after a knock, and with a smoke alarm above the charger. A swollen or hot pack goes
+            to a qualified person.
+          </Words>
         </div>
       </div>
     </aside>

@@ -1,7 +1,7 @@
 import type { Lesson } from '@sprocket/core';
 import { useEffect, useState } from 'react';
 import { db } from '../storage/db.ts';
-import { benchWorker } from '../workers/core.ts';
+import { coreWorker } from '../workers/core.ts';
 
 /** What the builds of this bench taught, looked up when a screen that asks is opened. */
 export function useLessons(): readonly Lesson[] {
@@ -10,7 +10,7 @@ export function useLessons(): readonly Lesson[] {
     let wanted = true;
     db.builds
       .toArray()
-      .then((kept: unknown[]) => benchWorker().lessons(kept))
+      .then((kept: unknown[]) => coreWorker().lessons(kept))
       .then((found) => {
         if (wanted) setLessons(found);
       })

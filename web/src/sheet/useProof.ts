@@ -12,6 +12,7 @@ import { useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { useApp, useBuild } from '../store/store.ts';
 import { coreWorker } from '../workers/core.ts';
 import { useLessons } from './useLessons.ts';
+import { useTexts } from '../ui/Show.tsx';
 import { usePlan, usePlanContext } from './PlanProvider.tsx';
 
 /** The protocol as it stands, what its readings say together, and what that means for faults. */
@@ -68,5 +69,5 @@ export function useProof(rides = false): Proof {
     () => likelierBy({ ...context.build, log: build.log }, sheet, joined, likelierByOthers(context.build, lessons)),
     [context, build.log, sheet, joined, lessons],
   );
-  return { sheet, joined, likelier };
+  return useTexts(useMemo(() => ({ sheet, joined, likelier }), [sheet, joined, likelier]));
 }

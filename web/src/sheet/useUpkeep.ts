@@ -1,6 +1,7 @@
 import { upkeepOf, type Build, type PlanContext, type Upkeep } from '@sprocket/core';
 import { useDeferredValue, useMemo } from 'react';
 import { useBuild } from '../store/store.ts';
+import { useTexts } from '../ui/Show.tsx';
 import { usePlanState } from './PlanProvider.tsx';
 import { useLogNow } from './useLogNow.ts';
 
@@ -20,7 +21,7 @@ export function useUpkeep(): { upkeep: readonly Upkeep[]; now: string } {
   const context = usePlanState()?.context;
   const now = useLogNow(build.log.entries);
   const upkeep = useMemo(() => (context ? upkeepAt(context, build, now) : []), [context, build, now]);
-  return { upkeep, now };
+  return { upkeep: useTexts(upkeep), now };
 }
 
 /** How many tasks of it are due: none before the log has begun. */

@@ -1,4 +1,5 @@
-import { amountText, phraseText, showAmount, type Amount, type Phrase } from '@sprocket/core';
+import { amountText, phraseText, showAmount, textsIn, wordsIn, type Amount, type Phrase } from '@sprocket/core';
+import { useCallback, useMemo } from 'react';
 import { useApp, useUnits } from '../store/store.ts';
 import { moneyText } from './money.ts';
 
@@ -10,7 +11,7 @@ const inMoney = (value: Amount, currency: string): string => moneyText(value.si,
 export function Show({ value }: { value: Amount | string }) {
   const units = useUnits();
   const currency = useCurrency();
-  if (typeof value === 'string') return <>{value}</>;
+  if (typeof value === 'string') return <>{wordsIn(value, units)}</>;
   return <>{value.dimension === 'money' ? inMoney(value, currency) : amountText(value, units)}</>;
 }
 
@@ -45,4 +46,21 @@ export function Say({ words }: { words: Phrase }) {
       )}
     </>
   );
+}
+
+/** Plain words that may name a measure, in the reader's units. */
+export function Words({ children }: { children: string }) {
+  return <>{wordsIn(children, useUnits())}</>;
+}
+
+/** Puts words that may name a measure into the reader's units. */
+export function useWords(): (text: string) => string {
+  const units = useUnits();
+  return useCallback((text) => wordsIn(text, units), [units]);
+}
+
+/** Data of the core with every text in it in the reader's units. */
+export function useTexts<T>(data: T): T {
+  const units = useUnits();
+  return useMemo(() => textsIn(data, units), [data, units]);
 }

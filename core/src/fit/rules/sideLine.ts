@@ -25,7 +25,7 @@ export const sideLine = kitRule(
     if (kit.side.sprocketMount === 'spokes')
       return say.stop(
         'A sprocket clamped to the spokes',
-        phrase`It pulls the spokes sideways at every start; they break at the bend, some hundred kilometres on.`,
+        phrase`It pulls the spokes sideways at every start; they break at the bend, some 100 km on.`,
         choose('bolted', phrase`A kit whose sprocket bolts to a rotor’s seat.`),
         choose('hub', phrase`A hub motor.`),
       );

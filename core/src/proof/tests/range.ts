@@ -18,7 +18,7 @@ export const rangeTests: readonly ProofSpec[] = [
         ? [
             {
               id: 'use',
-              what: 'Energy a kilometre',
+              what: 'Energy for the way',
               dimension: 'energyPerWay',
               digits: 1,
               band: told.whPerM,
@@ -111,7 +111,7 @@ export const rangeTests: readonly ProofSpec[] = [
     place: 'motor wheel',
     title: 'After 50 km: spokes, nuts, brakes, chain',
     how: 'Spokes pressed in pairs, marks looked at, pads and chain slack taken up.',
-    why: 'New wheels and cables settle in their first fifty kilometres.',
+    why: 'New wheels and cables settle in their first 50 km.',
     minutes: 15,
     safety: true,
     sees: [

@@ -5,7 +5,7 @@ import { usePlan } from '../../sheet/PlanProvider.tsx';
 import { useBuild, useSend } from '../../store/store.ts';
 import { AmountField } from '../../ui/AmountField.tsx';
 import { FindingList } from '../../sheet/FindingList.tsx';
-import { Show } from '../../ui/Show.tsx';
+import { Show, useWords } from '../../ui/Show.tsx';
 import { StageHead } from '../../sheet/StageHead.tsx';
 import { RoadDrawing } from './RoadDrawing.tsx';
 import { RoadDetails } from './RoadDetails.tsx';
@@ -29,6 +29,7 @@ const asOptions = (words: Record<string, string>, keys: readonly string[]) =>
 
 /** Who rides, where, how far: what every later figure is reckoned from. */
 export function BriefStage() {
+  const w = useWords();
   const build = useBuild();
   const plan = usePlan();
   const send = useSend();
@@ -74,7 +75,7 @@ export function BriefStage() {
               className="wide"
               label="Rules to ride by"
               value={brief.legalClass}
-              data={withLaws(legalClasses, build.ownLaws).map((c) => ({ value: c.id, label: c.name }))}
+              data={withLaws(legalClasses, build.ownLaws).map((c) => ({ value: c.id, label: w(c.name) }))}
               onChange={(event) => edit('legalClass', { legalClass: event.currentTarget.value as Brief['legalClass'] })}
             />
             <AmountField

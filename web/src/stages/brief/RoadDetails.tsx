@@ -8,6 +8,7 @@ import { attempt } from '../../ui/attempt.ts';
 import { AmountField } from '../../ui/AmountField.tsx';
 import { downloadText } from '../../ui/download.ts';
 import { WindRose } from './WindRose.tsx';
+import { Words } from '../../ui/Show.tsx';
 
 const compass = ['N', 'NE', 'E', 'SE', 'S', 'SW', 'W', 'NW'] as const;
 
@@ -76,13 +77,13 @@ export function RoadDetails({ route }: { route: Route }) {
             onChange={(event) => edit('surface', { surface: event.currentTarget.value as Route['surface'] })}
           />
           <AmountField
-            label="Stops a kilometre"
-            dimension="ratio"
+            label="Stops on the way"
+            dimension="perWay"
             digits={1}
-            value={route.stopsPerKm}
+            value={route.stopsPerKm / 1000}
             min={0}
-            max={20}
-            onValue={(si) => edit('stops', { stopsPerKm: si })}
+            max={20 / 1000}
+            onValue={(si) => edit('stops', { stopsPerKm: si * 1000 })}
           />
           <div className="switches">
             <Switch
@@ -112,7 +113,11 @@ export function RoadDetails({ route }: { route: Route }) {
         </div>
         {hasBearings ? <WindRose route={route} brief={brief} /> : null}
       </div>
-      {route.notes.length > 0 ? <p className="quiet">{route.notes.join(' ')}</p> : null}
+      {route.notes.length > 0 ? (
+        <p className="quiet">
+          <Words>{route.notes.join(' ')}</Words>
+        </p>
+      ) : null}
       <h3>Stretches that differ</h3>
       {route.stretches.length === 0 ? (
         <p className="quiet">None: one surface and one count of stops all along.</p>

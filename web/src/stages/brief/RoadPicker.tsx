@@ -10,9 +10,11 @@ import { demoIndex, type DemoIndex } from '../../storage/demo.ts';
 import { AmountField } from '../../ui/AmountField.tsx';
 import { Problems } from '../../ui/Problems.tsx';
 import { readFile } from '../../workers/core.ts';
+import { useWords } from '../../ui/Show.tsx';
 
 /** Three ways to a road: pick one from the shelf, drop a GPX file, or describe it. */
 export function RoadPicker() {
+  const w = useWords();
   const { brief } = useBuild();
   const send = useSend();
   const kept = useLiveQuery(soundRoads, []);
@@ -104,7 +106,7 @@ export function RoadPicker() {
                   }
                 >
                   <strong>{road.name}</strong>
-                  <span className="quiet">{road.note}</span>
+                  <span className="quiet">{w(road.note)}</span>
                 </button>
               </li>
             ))}

@@ -1,5 +1,5 @@
 import { amount, surveyItem, type DerivedSize, type SurveyItemId } from '@sprocket/core';
-import { Show } from '../../ui/Show.tsx';
+import { Show, Words } from '../../ui/Show.tsx';
 
 /** Sizes that follow from the survey, each with the error its measurements carry into it. */
 export function Derived({ sizes, onItem }: { sizes: readonly DerivedSize[]; onItem: (id: SurveyItemId) => void }) {
@@ -39,7 +39,7 @@ export function Derived({ sizes, onItem }: { sizes: readonly DerivedSize[]; onIt
         </tbody>
       </table>
       <p className="quiet">
-        Tape good to 3 mm, caliper to 0.2 mm, angle finder to half a degree; what is guessed, to 4 %.
+        <Words>Tape good to 3 mm, caliper to 0.2 mm, angle finder to half a degree; what is guessed, to 4 %.</Words>
       </p>
     </section>
   );

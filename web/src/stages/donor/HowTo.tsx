@@ -17,13 +17,14 @@ import { useBuild, useSend, useUnits } from '../../store/store.ts';
 import { Photos } from '../../sheet/Photos.tsx';
 import { FigureFor } from './figures/FigureFor.tsx';
 import { assumedEntry } from './assume.ts';
+import { useTexts } from '../../ui/Show.tsx';
 
 /** How the item in focus is taken: figure, where to put the tool, look-alikes, who uses it, photo and note. */
 export function HowTo({ id, next }: { id: SurveyItemId; next: boolean }) {
   const build = useBuild();
   const send = useSend();
   const units = useUnits();
-  const item = surveyItem(id);
+  const item = useTexts(surveyItem(id));
   const entry = build.donor.survey[id] as Entry<unknown> | undefined;
   const uses = useMemo(() => rulesUsing(id), [id]);
   const guess = assumedEntry(item);

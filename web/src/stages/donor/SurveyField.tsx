@@ -21,6 +21,7 @@ import { useApp, useSend, useUnits } from '../../store/store.ts';
 import { uiActions } from '../../store/uiSlice.ts';
 import { AmountField } from '../../ui/AmountField.tsx';
 import { today } from '../../ui/today.ts';
+import { useWords } from '../../ui/Show.tsx';
 
 const provenanceLabels: Record<Provenance, string> = {
   measured: 'measured',
@@ -35,6 +36,7 @@ const provenanceLabels: Record<Provenance, string> = {
 export const SurveyField = memo(function SurveyField({ item }: { item: SurveyItem }) {
   const send = useSend();
   const units = useUnits();
+  const w = useWords();
   const lit = useApp((state) => state.ui.lit === item.id);
   // Only its own entry: a keystroke in one field must not draw thirty others again.
   const entry = useApp((state) => state.build.present.build?.donor.survey[item.id]) as Entry<unknown> | undefined;
@@ -77,9 +79,7 @@ export const SurveyField = memo(function SurveyField({ item }: { item: SurveyIte
         onEmpty={clear}
         onFocus={focus}
         placeholder={
-          item.common.length > 0
-            ? item.common.map((c) => Math.round((c / (item.dimension === 'size' ? 0.001 : 1)) * 10) / 10).join(' · ')
-            : ''
+          item.common.length > 0 ? item.common.map((c) => amountText(amount(c, item.dimension), units)).join(' · ') : ''
         }
         {...(lit && entry ? { hint: `= ${amountText(amount(entry.value as number, item.dimension), other)}` } : {})}
       />
@@ -91,7 +91,7 @@ export const SurveyField = memo(function SurveyField({ item }: { item: SurveyIte
         label={item.label}
         size="sm"
         value={entry ? (entry.value as string) : ''}
-        data={[{ value: '', label: 'not looked at' }, ...item.options]}
+        data={[{ value: '', label: 'not looked at' }, ...item.options.map((o) => ({ ...o, label: w(o.label) }))]}
         onFocus={focus}
         onChange={(event) =>
           event.currentTarget.value === '' ? clear() : put(event.currentTarget.value, event.currentTarget.value, '')

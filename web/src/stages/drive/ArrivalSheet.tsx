@@ -4,6 +4,7 @@ import type { Arrival, Kit } from '@sprocket/core';
 import { buildActions } from '../../store/buildSlice.ts';
 import { useBuild, useSend } from '../../store/store.ts';
 import { AmountField } from '../../ui/AmountField.tsx';
+import { useWords } from '../../ui/Show.tsx';
 
 /** One size of a kit that is worth a caliper on the day it comes. */
 interface Measured {
@@ -39,6 +40,7 @@ function sizesOf({ hub, mid, controls }: Kit): Measured[] {
 
 /** Sizes as they came, above the data sheet: the plan is judged with them before the return date. */
 export function ArrivalSheet({ kit, data }: { kit: Kit; data: Kit | undefined }) {
+  const w = useWords();
   const { arrivals } = useBuild();
   const { hash } = useLocation();
   const send = useSend();
@@ -71,7 +73,7 @@ export function ArrivalSheet({ kit, data }: { kit: Kit; data: Kit | undefined })
             value={here[key] ?? null}
             min={key === 'ringOutM' ? -0.03 : 0.0005}
             max={4}
-            placeholder={said === undefined ? 'not said' : `${Math.round(said * 10_000) / 10} mm by its data`}
+            placeholder={said === undefined ? 'not said' : w(`${Math.round(said * 10_000) / 10} mm by its data`)}
             onValue={(si) => set(key, si)}
             onEmpty={() => set(key, undefined)}
           />
@@ -87,7 +89,7 @@ export function ArrivalSheet({ kit, data }: { kit: Kit; data: Kit | undefined })
               value={here.leads?.[l.id] ?? null}
               min={0.02}
               max={6}
-              placeholder={`${Math.round(l.lengthM * 1000)} mm by its data`}
+              placeholder={w(`${Math.round(l.lengthM * 1000)} mm by its data`)}
               onValue={(si) => set('leads', { ...here.leads, [l.id]: si })}
               onEmpty={() => {
                 const rest = { ...here.leads };

@@ -1,6 +1,7 @@
 import { faultOf, faultTestOf, faultWords, reasonsOf, type Search, type SearchFinding } from '@sprocket/core';
 import '../../sheet/proof.css';
 import { timesWords, weightWords } from './words.ts';
+import { Words } from '../../ui/Show.tsx';
 
 interface CausesProps {
   causes: SearchFinding['causes'];
@@ -29,7 +30,11 @@ export function Causes({ causes, search, because }: CausesProps) {
               <summary>
                 <strong>{faultWords(c.id)}</strong> <span className="quiet">{weightWords(c.p)}</span>
               </summary>
-              {faultOf(c.id) ? <p>{faultOf(c.id)?.why}</p> : null}
+              {faultOf(c.id) ? (
+                <p>
+                  <Words>{faultOf(c.id)?.why ?? ''}</Words>
+                </p>
+              ) : null}
               <ul className="reason-rows">
                 {reasonsOf(search, c.id).map((r) => (
                   <li key={r.test ?? 'odds'}>
@@ -37,7 +42,8 @@ export function Causes({ causes, search, because }: CausesProps) {
                       <>How often: {r.words}</>
                     ) : (
                       <>
-                        {faultTestOf(r.test)?.ask} <strong>{timesWords(r.times)}</strong>. {r.words}
+                        <Words>{faultTestOf(r.test)?.ask ?? ''}</Words> <strong>{timesWords(r.times)}</strong>.{' '}
+                        {r.words}
                       </>
                     )}
                   </li>

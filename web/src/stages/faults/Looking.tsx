@@ -26,7 +26,7 @@ import { buildActions } from '../../store/buildSlice.ts';
 import { useBuild, useSend } from '../../store/store.ts';
 import { usePlanContext, useShelf } from '../../sheet/PlanProvider.tsx';
 import type { Proof } from '../../sheet/useProof.ts';
-import { Show } from '../../ui/Show.tsx';
+import { Show, Words } from '../../ui/Show.tsx';
 import { thisMinute } from '../../ui/today.ts';
 import { Causes } from './Causes.tsx';
 import { Question } from './Question.tsx';
@@ -97,7 +97,7 @@ export function Looking({ search: kept, proof }: { search: FaultSearch; proof: P
               {further.map((t) => (
                 <li key={t.test}>
                   <button type="button" className="link-button" onClick={() => setInstead(t.test)}>
-                    {faultTestOf(t.test)?.ask}
+                    <Words>{faultTestOf(t.test)?.ask ?? ''}</Words>
                   </button>{' '}
                   <span className="quiet">
                     {t.minutes} min, tells {t.bits.toFixed(1)} bits
@@ -170,7 +170,9 @@ function Answers({
           const out = a.outcome === null ? [] : ruledOut(before, then);
           return (
             <li key={a.test}>
-              <span>{test?.ask}</span>{' '}
+              <span>
+                <Words>{test?.ask ?? ''}</Words>
+              </span>{' '}
               <strong>{a.outcome === null ? 'skipped' : test?.outcomes.find((o) => o.id === a.outcome)?.words}</strong>
               {out.length > 0 ? (
                 <span className="quiet"> ruled out: {out.map((id) => faultWords(id).toLowerCase()).join('; ')}</span>
@@ -255,7 +257,9 @@ function Cure({
         {faultWords(cause).toLowerCase()}
       </p>
       <h2 id="cure-title">{repair.words}</h2>
-      <p>{repair.how}</p>
+      <p>
+        <Words>{repair.how}</Words>
+      </p>
       {repair.caution ? (
         <div className="fault-care" role="note">
           <strong>Take care. </strong>

@@ -19,6 +19,7 @@ import {
 } from '@sprocket/core';
 import { useMemo, useState } from 'react';
 import { weightWords } from './words.ts';
+import { Words } from '../../ui/Show.tsx';
 
 /** The finder's own way to the same fault: the answers it would have got by the same noise. */
 function finderWay(
@@ -119,7 +120,7 @@ export function Practice({ facts }: { facts: FaultFacts | null }) {
                           className="link-button practice-test"
                           onClick={() => setAnswers([...answers, { test: t.id, outcome: honest(hidden, t.id, seed) }])}
                         >
-                          {t.ask}
+                          <Words>{t.ask}</Words>
                         </button>{' '}
                         <span className="quiet">{t.minutes} min</span>
                       </li>
@@ -156,7 +157,9 @@ export function Practice({ facts }: { facts: FaultFacts | null }) {
             <h3>
               {named === right ? 'Found' : 'It was'}: {faultWords(hidden.fault).toLowerCase()}
             </h3>
-            <p>{faultOf(hidden.fault)?.why ?? 'It stands in no list.'}</p>
+            <p>
+              <Words>{faultOf(hidden.fault)?.why ?? 'It stands in no list.'}</Words>
+            </p>
             <p>
               Cure: {repairOf(right)?.words.toLowerCase()}. {repairOf(right)?.how}
             </p>
@@ -191,7 +194,7 @@ export function Practice({ facts }: { facts: FaultFacts | null }) {
         <ol className="answer-rows">
           {answers.map((a) => (
             <li key={a.test}>
-              {faultTestOf(a.test)?.ask}{' '}
+              <Words>{faultTestOf(a.test)?.ask ?? ''}</Words>{' '}
               <strong>{faultTestOf(a.test)?.outcomes.find((o) => o.id === a.outcome)?.words}</strong>
             </li>
           ))}

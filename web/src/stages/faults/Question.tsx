@@ -1,6 +1,7 @@
 import { faultTestOf, faultWords, lentThings, partById, repairOf, riskWords, type WouldBe } from '@sprocket/core';
 import { useShelf } from '../../sheet/PlanProvider.tsx';
 import { weightWords } from './words.ts';
+import { Words } from '../../ui/Show.tsx';
 
 interface QuestionProps {
   test: string;
@@ -25,8 +26,12 @@ export function Question({ test: id, bits, best, would, onAnswer }: QuestionProp
           ? ` · ${test.tools.map((t) => (lent[t] ?? partById(shelf, t)?.name ?? t).toLowerCase()).join(', ')}`
           : ''}
       </p>
-      <h2 id="question-title">{test.ask}</h2>
-      <p>{test.how}</p>
+      <h2 id="question-title">
+        <Words>{test.ask}</Words>
+      </h2>
+      <p>
+        <Words>{test.how}</Words>
+      </p>
       {test.risk === 'stand' ? (
         <p className="fault-care">Wheel in the air, fingers and sleeves away, a hand on the battery’s plug.</p>
       ) : null}

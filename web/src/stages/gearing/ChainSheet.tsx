@@ -3,13 +3,13 @@ import { useDeferredValue, useMemo } from 'react';
 import { usePlanContext } from '../../sheet/PlanProvider.tsx';
 import { useUnits } from '../../store/store.ts';
 import { amountText } from '@sprocket/core';
-import { Show } from '../../ui/Show.tsx';
+import { Show, useTexts } from '../../ui/Show.tsx';
 import { LacingSheet } from './LacingSheet.tsx';
 
 /** Chain line and length, and the rings and cogs that would do. */
 export function ChainSheet() {
   const context = useDeferredValue(usePlanContext());
-  const sheet = useMemo(() => gearSheet(context), [context]);
+  const sheet = useTexts(useMemo(() => gearSheet(context), [context]));
   return (
     <>
       <section className="card" aria-labelledby="chain-title">

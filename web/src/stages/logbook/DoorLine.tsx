@@ -2,7 +2,7 @@ import { Button, TextInput } from '@mantine/core';
 import { entryKinds, entryKindWords, readLine, type EntryKind, type LogEntry } from '@sprocket/core';
 import { useEffect, useMemo, useRef, useState, type FormEvent } from 'react';
 import { useLocation } from 'react-router';
-import { Say } from '../../ui/Show.tsx';
+import { Say, useWords } from '../../ui/Show.tsx';
 import { thisMinute } from '../../ui/today.ts';
 import { entryWords } from './words.ts';
 
@@ -28,6 +28,7 @@ const begins: Record<EntryKind, string> = {
 
 /** A line typed at the door, read as it is typed: Enter keeps it. */
 export function DoorLine({ onKeep, onForm, ownRoad }: DoorLineProps) {
+  const w = useWords();
   const [text, setText] = useState('');
   const [id, setId] = useState(() => crypto.randomUUID());
   const field = useRef<HTMLInputElement>(null);
@@ -57,7 +58,7 @@ export function DoorLine({ onKeep, onForm, ownRoad }: DoorLineProps) {
               ? `“own road” counts it as ${ownRoad}; “wall” reads the energy at the socket`
               : '“wall” reads the energy at the socket'
           }
-          placeholder="12.4 km 96 Wh 38 min 14 °C"
+          placeholder={w('12.4 km 96 Wh 38 min 14 °C')}
           value={text}
           onChange={(event) => setText(event.currentTarget.value)}
         />

@@ -15,7 +15,7 @@ import { useBuild } from '../../store/store.ts';
 import { usePlan, usePlanContext } from '../../sheet/PlanProvider.tsx';
 import { calendarOf } from '../../ui/calendar.ts';
 import { downloadText } from '../../ui/download.ts';
-import { Say, Show } from '../../ui/Show.tsx';
+import { Say, Show, useTexts } from '../../ui/Show.tsx';
 import { dueMarks } from './LogBoard.tsx';
 
 interface UpkeepViewProps {
@@ -30,7 +30,7 @@ interface UpkeepViewProps {
 export function UpkeepView({ upkeep, now, lit, onDone, onStand }: UpkeepViewProps) {
   const build = useBuild();
   const context = usePlanContext();
-  const wear = useMemo(() => wearOf(context, build, now), [context, build, now]);
+  const wear = useTexts(useMemo(() => wearOf(context, build, now), [context, build, now]));
   const ageing = useMemo(() => (context.pack ? ageingOf(build, context.pack, now) : null), [context, build, now]);
   const save = async (): Promise<void> => {
     downloadText(

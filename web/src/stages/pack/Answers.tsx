@@ -2,7 +2,7 @@ import { amount, AMPLE, fixingWords, packPlaceWords, type SaidPlacement, type Pl
 import { usePlan } from '../../sheet/PlanProvider.tsx';
 import { useUnits } from '../../store/store.ts';
 import type { Spot } from '../../drawing/PackOverlay.tsx';
-import { Say, Show } from '../../ui/Show.tsx';
+import { Say, Show, Words } from '../../ui/Show.tsx';
 import { VerdictMark } from '../../sheet/Verdict.tsx';
 
 interface AnswersProps {
@@ -22,7 +22,10 @@ export function Answers({ byHand, onPut }: AnswersProps) {
       <div className="section-head">
         <h2 id="answers-title">Ways it can lie</h2>
         <span className="quiet">
-          drag it on the drawing, or focus it: arrows move it 1 mm, with Shift 10, T turns it, Page keys change place
+          <Words>
+            drag it on the drawing, or focus it: arrows move it 1 mm, with Shift 10 mm, T turns it, Page keys change
+            place
+          </Words>
           {byHand ? (
             <>
               {' · '}
@@ -94,7 +97,7 @@ function Answer({ answer, taken, onPut }: { answer: SaidPlacement; taken: boolea
           ? others.slice(0, 2).map((o) => (
               <button key={`${o.fixing}${o.turned}`} type="button" className="pill" onClick={() => onPut(spotOf(o))}>
                 {o.turned ? 'turned, ' : ''}
-                {fixingWords[o.fixing]}: {Math.round(o.clearanceM * 1000)} mm
+                {fixingWords[o.fixing]}: <Show value={amount(o.clearanceM, 'size', 0)} />
               </button>
             ))
           : null}

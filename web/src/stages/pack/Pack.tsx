@@ -197,8 +197,10 @@ function PackCard({
           {candidate.life ? (
             <>
               <div>
-                <dt>a 1000 km</dt>
-                <dd className="num">{(candidate.life.pricePerKm * 1000).toFixed(1)}</dd>
+                <dt>wears by</dt>
+                <dd className="num">
+                  <Show value={amount(candidate.life.pricePerKm / 1000, 'perWay')} />
+                </dd>
               </div>
               <div>
                 <dt>charge</dt>

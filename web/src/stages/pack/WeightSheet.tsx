@@ -5,11 +5,12 @@ import { buildActions } from '../../store/buildSlice.ts';
 import { usePlan } from '../../sheet/PlanProvider.tsx';
 import { useBuild, useSend } from '../../store/store.ts';
 import { AmountField } from '../../ui/AmountField.tsx';
-import { Show } from '../../ui/Show.tsx';
+import { Show, useWords } from '../../ui/Show.tsx';
 import { today } from '../../ui/today.ts';
 
 /** Where the weight stands: on each wheel, against each limit, and what it does to handling. */
 export function WeightSheet() {
+  const w = useWords();
   const { balance } = usePlan().pack.layout;
   const { before, now } = balance;
   const rows: { label: string; was: React.ReactNode; is: React.ReactNode }[] = [
@@ -35,11 +36,11 @@ export function WeightSheet() {
     },
     {
       label: 'Tips over the front from',
-      was: `${balance.tipsOverFront.before.toFixed(1)} m/s²`,
-      is: `${balance.tipsOverFront.now.toFixed(1)} m/s²`,
+      was: w(`${balance.tipsOverFront.before.toFixed(1)} m/s²`),
+      is: w(`${balance.tipsOverFront.now.toFixed(1)} m/s²`),
     },
     ...(balance.tipsSideways?.cornerMs.map((c) => ({
-      label: `Lifts a wheel in a bend of ${c.radiusM} m from`,
+      label: w(`Lifts a wheel in a bend of ${c.radiusM} m from`),
       was: <Show value={amount(c.before, 'speed', 0)} />,
       is: <Show value={amount(c.now, 'speed', 0)} />,
     })) ?? []),
@@ -121,6 +122,7 @@ function Limit({ line }: { line: LimitLine }) {
 
 /** The vehicle's own weight: frozen as it was, added, removed, against the target. */
 function Budget() {
+  const w = useWords();
   const plan = usePlan();
   const { budget } = plan.pack.layout;
   const { weights, donor } = useBuild();
@@ -212,7 +214,7 @@ function Budget() {
           value={mass}
           min={0}
           max={100}
-          placeholder="2.1 kg"
+          placeholder={w('2.1 kg')}
           onValue={setMass}
           onEmpty={() => setMass(null)}
         />

@@ -14,7 +14,7 @@ import { useState } from 'react';
 import { buildActions } from '../../store/buildSlice.ts';
 import { usePlan } from '../../sheet/PlanProvider.tsx';
 import { useBuild, useSend } from '../../store/store.ts';
-import { Show } from '../../ui/Show.tsx';
+import { Show, Words } from '../../ui/Show.tsx';
 
 /** Wheels of another size on the same frame: how it stands, steers, clears and shows its speed. */
 export function WheelSheet() {
@@ -104,16 +104,22 @@ export function WheelSheet() {
         {says('padsMove') ? (
           <li>
             Rim brake pads would have to reach{' '}
-            <Show value={amount(Math.max(change.rearPadM, change.frontPadM), 'size', 1)} /> further in: beyond about 10
-            mm that takes a drop bolt, longer arms, or a disc.
+            <Show value={amount(Math.max(change.rearPadM, change.frontPadM), 'size', 1)} /> further in: beyond about{' '}
+            <Show value={amount(0.01, 'size')} /> that takes a drop bolt, longer arms, or a disc.
           </li>
         ) : null}
-        {says('tyreTight') ? <li>A tyre leaves less than 4 mm each side in its frame or fork.</li> : null}
+        {says('tyreTight') ? (
+          <li>
+            <Words>A tyre leaves less than 4 mm each side in its frame or fork.</Words>
+          </li>
+        ) : null}
         {says('toesMeetTyre') ? (
           <li>Toes and the front tyre overlap: at walking pace a full turn with the crank forward throws the rider.</li>
         ) : null}
         {says('oddTrail') ? (
-          <li>Trail leaves the usual 30 to 85 mm: it will steer unlike a bicycle. Ride it slowly first.</li>
+          <li>
+            <Words>Trail leaves the usual 30 to 85 mm: it will steer unlike a bicycle. Ride it slowly first.</Words>
+          </li>
         ) : null}
       </ul>
     </section>

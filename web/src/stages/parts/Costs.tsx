@@ -1,11 +1,12 @@
 import { Button } from '@mantine/core';
-import type { Bill } from '@sprocket/core';
+import { amount, displayUnits, type Bill } from '@sprocket/core';
 import { buildActions } from '../../store/buildSlice.ts';
-import { useBuild, useSend } from '../../store/store.ts';
+import { useBuild, useSend, useUnits } from '../../store/store.ts';
 import { usePlan } from '../../sheet/PlanProvider.tsx';
 import { LeftOver } from './LeftOver.tsx';
 import { NumberField } from '../../ui/NumberField.tsx';
 import { useMoney } from '../../ui/money.ts';
+import { Show, useWords } from '../../ui/Show.tsx';
 
 /** What it comes to all told, a kilometre of it, and against a ready-made one. */
 export function Costs() {
@@ -15,6 +16,14 @@ export function Costs() {
   const build = useBuild();
   const money = useMoney();
   const send = useSend();
+  const w = useWords();
+  const units = useUnits();
+  const { si, sign } = displayUnits.way[units];
+  // What a way costs is told for one of the reader's units.
+  const way =
+    units === 'metric'
+      ? { km: si / 1000, sign, word: 'kilometre', many: 'Kilometres a year' }
+      : { km: si / 1000, sign, word: 'mile', many: 'Miles a year' };
   const { use, readyMade, currency } = build.bill;
   const put = (value: Partial<Bill>, field: string): void => {
     send(buildActions.billEdited({ field: `bill.${field}`, value }));
@@ -61,10 +70,10 @@ export function Costs() {
           </table>
         </div>
         <div className="card">
-          <h3>A kilometre</h3>
+          <h3>A {way.word}</h3>
           {cost.perKm ? (
             <>
-              <p className="cost-big num">{money(cost.perKm.total, 3)}</p>
+              <p className="cost-big num">{money(cost.perKm.total * way.km, 3)}</p>
               <dl className="cost-rows">
                 {(
                   [
@@ -76,15 +85,17 @@ export function Costs() {
                 ).map(([label, sum]) => (
                   <div key={label}>
                     <dt>{label}</dt>
-                    <dd className="num">{money(sum, 3)}</dd>
+                    <dd className="num">{money(sum * way.km, 3)}</dd>
                   </div>
                 ))}
               </dl>
-              <p className="quiet">over {Math.round(cost.perKm.km)} km</p>
+              <p className="quiet">
+                over <Show value={amount(cost.perKm.km * 1000, 'way', 0)} />
+              </p>
             </>
           ) : (
             <p className="quiet">
-              Known once a kit and a battery that suit each other are chosen, and kilometres named.
+              Known once a kit and a battery that suit each other are chosen, and how far it is ridden.
             </p>
           )}
         </div>
@@ -95,11 +106,11 @@ export function Costs() {
           <h3>How it will be used</h3>
           <p className="quiet">Usual figures, until you put yours.</p>
           <div className="fields fields-three">
-            {use1('kmAYear', 'Kilometres a year', 100_000)}
+            {use1('kmAYear', way.many, 100_000, 1 / way.km)}
             {use1('years', 'Years', 50, 1, 0.5)}
             {use1('resale', 'Sold at the end for, % of all', 100, 100)}
             {use1('kWh', `A kilowatt-hour, ${currency}`, 100)}
-            {use1('service', `Looking after it, ${currency} per 1000 km`, 100_000)}
+            {use1('service', `Looking after it, ${currency} for 1000 ${way.sign}`, 100_000, way.km)}
           </div>
         </div>
         <div className="card">
@@ -111,9 +122,9 @@ export function Costs() {
                 {difference(cost.readyMade.lessThanList, 'its list price', money)}{' '}
                 {cost.readyMade.turnsAtKm === null
                   ? readyMade.perKm === null
-                    ? 'Where that turns is not known: what a kilometre of the other costs is missing.'
+                    ? `Where that turns is not known: what a ${way.word} of the other costs is missing.`
                     : 'That does not turn, however far it is ridden.'
-                  : `That turns after ${Math.round(cost.readyMade.turnsAtKm / 100) * 100} km.`}
+                  : w(`That turns after ${Math.round(cost.readyMade.turnsAtKm / 100) * 100} km.`)}
               </p>
               <div className="fields fields-three no-print">
                 <NumberField
@@ -129,10 +140,10 @@ export function Costs() {
                   onValue={(list) => put({ readyMade: { ...readyMade, list } }, 'readyMade.list')}
                 />
                 <NumberField
-                  label={`A kilometre to run, ${currency}`}
-                  value={readyMade.perKm}
+                  label={`A ${way.word} to run, ${currency}`}
+                  value={readyMade.perKm === null ? null : readyMade.perKm * way.km}
                   most={100}
-                  onValue={(perKm) => put({ readyMade: { ...readyMade, perKm } }, 'readyMade.perKm')}
+                  onValue={(n) => put({ readyMade: { ...readyMade, perKm: n / way.km } }, 'readyMade.perKm')}
                 />
               </div>
               <Button
@@ -159,8 +170,8 @@ export function Costs() {
         </div>
       </div>
       <p className="quiet">
-        Source: what is paid less what it is sold for, over its kilometres; energy by the plan’s ride; the battery’s
-        price over its cycles; service as put. What a kilometre of riding is worth to you is not in it.
+        Source: what is paid less what it is sold for, over the way it is ridden; energy by the plan’s ride; the
+        battery’s price over its cycles; service as put. What the riding is worth to you is not in it.
       </p>
     </section>
   );

@@ -3,7 +3,7 @@ import { usualLine, type BenchNeed, type LineSource } from '@sprocket/core';
 import { buildActions } from '../../store/buildSlice.ts';
 import { useSend } from '../../store/store.ts';
 import { usePlan } from '../../sheet/PlanProvider.tsx';
-import { Say } from '../../ui/Show.tsx';
+import { Say, Words } from '../../ui/Show.tsx';
 import { useMoney } from '../../ui/money.ts';
 
 /** Where a tool may come from, in words of one who looks along the wall. */
@@ -98,7 +98,7 @@ function Need({ need }: { need: BenchNeed }) {
         {need.name}
         {need.amount === null ? null : (
           <span className="bill-why">
-            {Math.round(need.amount * 10) / 10} {need.unit === 'piece' ? 'in all' : `${need.unit} in all`}
+            <Words>{`${Math.round(need.amount * 10) / 10}${need.unit === 'piece' ? '' : ` ${need.unit}`} in all`}</Words>
           </span>
         )}
       </th>

@@ -3,7 +3,7 @@ import { useDeferredValue, useMemo } from 'react';
 import { usePlan, usePlanContext } from '../../sheet/PlanProvider.tsx';
 import { useSpread } from '../../sheet/SpreadProvider.tsx';
 import { useBuild } from '../../store/store.ts';
-import { Say } from '../../ui/Show.tsx';
+import { Say, useTexts } from '../../ui/Show.tsx';
 import { StageHead } from '../../sheet/StageHead.tsx';
 import { Cursor } from './Cursor.tsx';
 import { EnergyAccount } from './EnergyAccount.tsx';
@@ -18,7 +18,7 @@ export function RideStage() {
   const build = useBuild();
   // The sheet follows an edit when there is time for it; the tally comes first.
   const settled = useDeferredValue(usePlanContext());
-  const sheet = useMemo(() => rideSheet(settled), [settled]);
+  const sheet = useTexts(useMemo(() => rideSheet(settled), [settled]));
   const plan = usePlan();
   return (
     <>

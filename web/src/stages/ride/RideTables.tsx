@@ -101,8 +101,11 @@ export function Life({ sheet }: { sheet: Sheet }) {
       <h2 id="ride-life">The pack’s life on this road</h2>
       <p>
         About <strong className="num">{life.cycles}</strong> full cycles to 80 %;{' '}
-        <strong className="num">{life.pricePerKm.toFixed(3)}</strong> a kilometre for the pack alone;{' '}
-        <strong className="num">{life.chargeHours.toFixed(1)} h</strong> from empty on a charger of {life.chargerA} A.
+        <strong className="num">
+          <Show value={amount(life.pricePerKm / 1000, 'perWay')} />
+        </strong>{' '}
+        for the pack alone; <strong className="num">{life.chargeHours.toFixed(1)} h</strong> from empty on a charger of{' '}
+        {life.chargerA} A.
       </p>
       <ul className="advice">
         {life.advice.map((a) => (

@@ -1,12 +1,12 @@
 import { amount, sizeBackwards } from '@sprocket/core';
 import { useMemo } from 'react';
 import { usePlanContext } from '../../sheet/PlanProvider.tsx';
-import { Say, Show } from '../../ui/Show.tsx';
+import { Say, Show, useTexts } from '../../ui/Show.tsx';
 
 /** Backwards: what the brief asks of motor, pack and gearing, and what on the shelf meets it. */
 export function Sizing() {
   const context = usePlanContext();
-  const sizing = useMemo(() => sizeBackwards(context), [context]);
+  const sizing = useTexts(useMemo(() => sizeBackwards(context), [context]));
   if (!sizing) return null;
   return (
     <section className="card" aria-labelledby="ride-sizing">

@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { buildActions } from '../../store/buildSlice.ts';
 import { useBuild, useSend } from '../../store/store.ts';
 import { AmountField } from '../../ui/AmountField.tsx';
-import { Show } from '../../ui/Show.tsx';
+import { Show, useWords } from '../../ui/Show.tsx';
 import { DraftText } from '../../ui/DraftText.tsx';
 import { today } from '../../ui/today.ts';
 
@@ -12,6 +12,7 @@ const throttles = legalClassSchema.shape.throttle.options;
 
 /** Legal classes as dated data: what each allows, as of when, and a way to correct it. */
 export function Laws() {
+  const w = useWords();
   const build = useBuild();
   const send = useSend();
   const [open, setOpen] = useState<string | null>(null);
@@ -65,7 +66,7 @@ export function Laws() {
             {laws.map((law) => (
               <tr key={law.id} className={build.brief.legalClass === law.id ? 'chosen' : ''}>
                 <th scope="row">
-                  {law.name}
+                  {w(law.name)}
                   <span className="from">
                     {law.region}; {law.source}
                   </span>
@@ -87,7 +88,7 @@ export function Laws() {
                     size="compact-sm"
                     variant="subtle"
                     aria-expanded={open === law.id}
-                    aria-label={`Correct ${law.name}`}
+                    aria-label={`Correct ${w(law.name)}`}
                     onClick={() => setOpen(open === law.id ? null : law.id)}
                   >
                     {own.has(law.id) ? 'Yours' : 'Correct'}

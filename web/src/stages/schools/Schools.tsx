@@ -15,6 +15,7 @@ import { VerdictMark } from '../../sheet/Verdict.tsx';
 import { Laws } from './Laws.tsx';
 import { useScrollToHash } from '../../sheet/useScrollToHash.ts';
 import './schools.css';
+import { Words, useTexts } from '../../ui/Show.tsx';
 
 const ids = Object.keys(schools) as SchoolId[];
 
@@ -53,7 +54,7 @@ export function SchoolsStage() {
 function School({ id, plan, others }: { id: SchoolId; plan: BuildPlan; others: Map<string, BuildPlan> }) {
   const build = useBuild();
   const send = useSend();
-  const school = schools[id];
+  const school = useTexts(schools[id]);
   return (
     <li id={id} className="card school">
       <h2>{school.title}</h2>
@@ -88,7 +89,7 @@ function School({ id, plan, others }: { id: SchoolId; plan: BuildPlan; others: M
                 ) : (
                   says.map((f) => (
                     <span key={f.rule}>
-                      <VerdictMark verdict={f.verdict} /> {f.title}
+                      <VerdictMark verdict={f.verdict} /> <Words>{f.title}</Words>
                     </span>
                   ))
                 )}

@@ -1,6 +1,14 @@
 import { Button, NativeSelect } from '@mantine/core';
 import { notifications } from '@mantine/notifications';
-import { driveFamilyWords, partKinds, starterShelf, withoutControls, type Part, type PartKind } from '@sprocket/core';
+import {
+  amount,
+  driveFamilyWords,
+  partKinds,
+  starterShelf,
+  withoutControls,
+  type Part,
+  type PartKind,
+} from '@sprocket/core';
 import { useState } from 'react';
 import { buildActions } from '../../store/buildSlice.ts';
 import { useShelf } from '../../sheet/PlanProvider.tsx';
@@ -11,6 +19,7 @@ import { attempt } from '../../ui/attempt.ts';
 import { StageHead } from '../../sheet/StageHead.tsx';
 import { PartForm } from './PartForm.tsx';
 import './shelf.css';
+import { Show, useWords } from '../../ui/Show.tsx';
 
 /** Kinds of part, as the shelf's pills name them. */
 const kindWords: Record<PartKind, string> = {
@@ -76,6 +85,7 @@ function partLine(part: Part): string {
 
 /** The shelf: parts to choose from, and the person's own, made by changing a copy. */
 export function ShelfStage() {
+  const w = useWords();
   const shelf = useShelf();
   const own = useApp((state) => state.shelf.own);
   const used = useBuild().ownParts;
@@ -191,9 +201,11 @@ export function ShelfStage() {
               <span>
                 <strong>{part.name}</strong>{' '}
                 {mine ? <span className="own">your own</span> : <span className="quiet">{part.maker}</span>}
-                <span className="quiet shelf-line">{partLine(part)}</span>
+                <span className="quiet shelf-line">{w(partLine(part))}</span>
               </span>
-              <span className="num">{part.massKg} kg</span>
+              <span className="num">
+                <Show value={amount(part.massKg, 'mass')} />
+              </span>
               <span className="num">{part.price}</span>
               <span className="row">
                 {mine ? (

@@ -13,7 +13,7 @@ import { buildActions } from '../../store/buildSlice.ts';
 import { useBuild, useSend } from '../../store/store.ts';
 import { usePlanContext } from '../../sheet/PlanProvider.tsx';
 import { AmountField } from '../../ui/AmountField.tsx';
-import { Show } from '../../ui/Show.tsx';
+import { Show, useWords } from '../../ui/Show.tsx';
 
 const sumWords: Record<keyof RoutedLead['sum'], string> = {
   way: 'along the tubes',
@@ -27,6 +27,7 @@ const sumWords: Record<keyof RoutedLead['sum'], string> = {
 
 /** One lead: the sum of its length, and all that can be decided of it. */
 export function LeadCard({ lead, onClose }: { lead: RoutedLead; onClose: () => void }) {
+  const w = useWords();
   const build = useBuild();
   const send = useSend();
   const { shelf } = usePlanContext();
@@ -98,7 +99,7 @@ export function LeadCard({ lead, onClose }: { lead: RoutedLead; onClose: () => v
               { value: '', label: 'none' },
               ...extensions.map((e) => ({
                 value: e.id,
-                label: `${Math.round(e.lengthM * 1000)} mm, ${e.price}`,
+                label: w(`${Math.round(e.lengthM * 1000)} mm, ${e.price}`),
               })),
             ]}
             onChange={(event) => set({ extension: event.currentTarget.value || null })}
@@ -122,7 +123,7 @@ export function LeadCard({ lead, onClose }: { lead: RoutedLead; onClose: () => v
             value={choice.stringM}
             min={0.02}
             max={10}
-            placeholder={`${Math.round(lead.sum.way * 1000)} mm as drawn`}
+            placeholder={w(`${Math.round(lead.sum.way * 1000)} mm as drawn`)}
             onValue={(si) => set({ stringM: si })}
             onEmpty={() => set({ stringM: null })}
           />

@@ -28,6 +28,7 @@ import { downloadText } from '../../ui/download.ts';
 import { leadMark } from '../../drawing/LeadLayer.tsx';
 import { buildActions } from '../../store/buildSlice.ts';
 import { useBuild, useSend, useUnits } from '../../store/store.ts';
+import { Words, useWords } from '../../ui/Show.tsx';
 
 interface Row {
   lead: RoutedLead;
@@ -91,7 +92,7 @@ function fixOf(lead: RoutedLead): string {
   return lead.verdict === 'measure' ? 'lay a string' : '';
 }
 
-const rowsOf = ({ leads }: Wiring): Row[] =>
+const rowsOf = ({ leads }: Wiring, w: (text: string) => string): Row[] =>
   leads.map((lead, i) => ({
     lead,
     number: i + 1,
@@ -102,7 +103,7 @@ const rowsOf = ({ leads }: Wiring): Row[] =>
     supplied: lead.suppliedM ?? -1,
     spare: lead.spareM ?? -99,
     verdict: leadVerdictWords[lead.verdict],
-    fix: fixOf(lead),
+    fix: w(fixOf(lead)),
   }));
 
 /** A length of the table in the reader's units; a dash where nobody knows it. */
@@ -129,7 +130,8 @@ export function LeadTable({
   const off = Object.entries(choice.leads)
     .filter(([, l]) => l.leftOff)
     .map(([id]) => id);
-  const data = useMemo(() => rowsOf(wiring), [wiring]);
+  const w = useWords();
+  const data = useMemo(() => rowsOf(wiring, w), [wiring, w]);
   const [sorting, setSorting] = useState<SortingState>([]);
   const [globalFilter, setGlobalFilter] = useState('');
   const [said, setSaid] = useState('');
@@ -285,7 +287,9 @@ export function LeadTable({
         {wiring.byString
           ? 'Ways follow the string from bar to bracket.'
           : 'Ways are as drawn: a string from the bar’s middle to the bracket makes them certain.'}{' '}
-        Each length counts full lock, fold, travel, a drip loop below each entry and its plugs. Tied every 150 mm.
+        <Words>
+          Each length counts full lock, fold, travel, a drip loop below each entry and its plugs. Tied every 150 mm.
+        </Words>
       </p>
     </section>
   );

@@ -1,4 +1,5 @@
 import type { LeverSheet } from '@sprocket/core';
+import { useWords } from '../../ui/Show.tsx';
 
 /** A hand's lever from above: blade, clamp, sensor on the clamp, magnet on the blade. */
 export function LeverDrawing({
@@ -14,6 +15,7 @@ export function LeverDrawing({
   reachMm: number;
   still: boolean;
 }) {
+  const w = useWords();
   const k = side === 'left' ? 1 : -1;
   const magnetic = acts === 'cutsWhenAway' || acts === 'cutsWhenNear';
   // 1 mm is 4 units across the gap; the rest is not to scale.
@@ -41,7 +43,7 @@ export function LeverDrawing({
         )}
       </g>
       <text x={0} y={-46} textAnchor="middle" fontSize={13} className={still ? 'lever-still' : 'lever-runs'}>
-        {magnetic ? `${gapMm.toFixed(1)} mm: ` : ''}motor {still ? 'still' : 'runs'}
+        {magnetic ? w(`${gapMm.toFixed(1)} mm: `) : ''}motor {still ? 'still' : 'runs'}
       </text>
     </svg>
   );

@@ -19,6 +19,7 @@ import { usePlanContext } from '../../sheet/PlanProvider.tsx';
 import { AmountField } from '../../ui/AmountField.tsx';
 import { LeverDrawing } from './LeverDrawing.tsx';
 import { Sensors } from './Sensors.tsx';
+import { useWords } from '../../ui/Show.tsx';
 
 const leverWords: Record<string, string> = {
   separate: 'a lever of its own',
@@ -52,6 +53,7 @@ export function Levers({ wiring }: { wiring: Wiring }) {
 }
 
 function LeverCard({ lever }: { lever: LeverSheet }) {
+  const w = useWords();
   const build = useBuild();
   const send = useSend();
   const { shelf } = usePlanContext();
@@ -137,12 +139,12 @@ function LeverCard({ lever }: { lever: LeverSheet }) {
                 <div key={state}>
                   <label htmlFor={`gap-${side}-${state}`}>
                     Try {state === 'rest' ? 'at rest' : 'pulled'}:{' '}
-                    <strong className="num">{gaps[state].toFixed(1)} mm</strong> — the motor{' '}
+                    <strong className="num">{w(`${gaps[state].toFixed(1)} mm`)}</strong> — the motor{' '}
                     <strong>{motorWords[motorAt(state)]}</strong>
                   </label>
                   <Slider
                     id={`gap-${side}-${state}`}
-                    thumbLabel={`Gap to try ${state === 'rest' ? 'at rest' : 'pulled'}, ${side} hand, mm`}
+                    thumbLabel={`Gap to try ${state === 'rest' ? 'at rest' : 'pulled'}, ${side} hand`}
                     min={0}
                     max={WIDEST}
                     step={0.1}
@@ -151,7 +153,7 @@ function LeverCard({ lever }: { lever: LeverSheet }) {
                       setPulling(state === 'pulled');
                       setTried({ ...tried, [state]: mm });
                     }}
-                    label={(v) => `${v.toFixed(1)} mm`}
+                    label={(v) => w(`${v.toFixed(1)} mm`)}
                     {...(state === 'pulled'
                       ? { marks: [{ value: Math.round(lever.reachM * 10000) / 10, label: 'sees to here' }] }
                       : {})}
@@ -188,7 +190,7 @@ function LeverCard({ lever }: { lever: LeverSheet }) {
                   value={choice.reachM}
                   min={0.0002}
                   max={0.02}
-                  placeholder={`${(lever.reachM * 1000).toFixed(1)} mm`}
+                  placeholder={w(`${(lever.reachM * 1000).toFixed(1)} mm`)}
                   onValue={(si) => set({ reachM: si })}
                   onEmpty={() => set({ reachM: null })}
                 />

@@ -1,7 +1,7 @@
 import { Button } from '@mantine/core';
 import type { Wiring } from '@sprocket/core';
 import { useEffect, useMemo, useRef, useState } from 'react';
-import { useBuild } from '../../store/store.ts';
+import { useBuild, useUnits } from '../../store/store.ts';
 import { dashesOf, leadMark } from '../../drawing/LeadLayer.tsx';
 import { saveSvg } from '../../drawing/saveDrawing.ts';
 import { loomGraph, type LoomGraph } from './loomGraph.ts';
@@ -10,7 +10,8 @@ import { LOOM, layLoom, type LaidBox, type LaidLoom } from './loomLayout.ts';
 /** Boxes, sockets, leads and plugs as a diagram to follow with a finger; pin by pin where it matters. */
 export function LoomSheet({ wiring }: { wiring: Wiring }) {
   const { name } = useBuild();
-  const graph = useMemo(() => loomGraph(wiring), [wiring]);
+  const units = useUnits();
+  const graph = useMemo(() => loomGraph(wiring, units), [wiring, units]);
   const [laid, setLaid] = useState<{ of: LoomGraph; loom: LaidLoom } | null>(null);
   const [trouble, setTrouble] = useState<string | null>(null);
   const [lit, setLit] = useState<number | null>(null);

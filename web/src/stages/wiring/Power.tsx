@@ -3,7 +3,7 @@ import { amount, type Wiring, type WiringChoice } from '@sprocket/core';
 import { buildActions } from '../../store/buildSlice.ts';
 import { useBuild, useSend } from '../../store/store.ts';
 import { usePlanContext } from '../../sheet/PlanProvider.tsx';
-import { Show } from '../../ui/Show.tsx';
+import { Show, Words } from '../../ui/Show.tsx';
 import { JoinedCard } from './Joined.tsx';
 
 /** The battery's lead in one sum, the spark, lamps and horn, and packs that are joined. */
@@ -52,7 +52,10 @@ function PowerCard({ wiring }: { wiring: Wiring }) {
             </tr>
             <tr>
               <th scope="row">
-                resistance<span className="from">2 · 0.0172 · L ÷ A, at {power.celsius} °C</span>
+                resistance
+                <span className="from">
+                  2 · 0.0172 · L ÷ A, at <Show value={amount(power.celsius, 'temperature')} />
+                </span>
               </th>
               <td className="num">{(power.ohm * 1000).toFixed(1)} mΩ</td>
             </tr>
@@ -76,7 +79,10 @@ function PowerCard({ wiring }: { wiring: Wiring }) {
             </tr>
             <tr>
               <th scope="row">
-                fuse<span className="from">the next from 1.25 times the limit, within 200 mm of the plus</span>
+                fuse
+                <span className="from">
+                  <Words>the next from 1.25 times the limit, within 200 mm of the plus</Words>
+                </span>
               </th>
               <td className="num">{power.fuseA === null ? 'none' : `${power.fuseA} A`}</td>
             </tr>

@@ -4,10 +4,11 @@ import { buildActions } from '../../store/buildSlice.ts';
 import { useBuild, useSend } from '../../store/store.ts';
 import { usePlanContext } from '../../sheet/PlanProvider.tsx';
 import { AmountField } from '../../ui/AmountField.tsx';
-import { Show } from '../../ui/Show.tsx';
+import { Show, useWords } from '../../ui/Show.tsx';
 
 /** Cadence, speed and shift sensors, their gaps, and what can be had in their place. */
 export function Sensors({ wiring }: { wiring: Wiring }) {
+  const w = useWords();
   const build = useBuild();
   const send = useSend();
   const { shelf } = usePlanContext();
@@ -63,7 +64,7 @@ export function Sensors({ wiring }: { wiring: Wiring }) {
             {speed.at === 'inMotor'
               ? 'read in the hub'
               : speed.at === 'atStay'
-                ? 'magnet at the spokes, 2 mm off'
+                ? w('magnet at the spokes, 2 mm off')
                 : 'not known'}
             , {speed.magnets} a turn
           </dd>

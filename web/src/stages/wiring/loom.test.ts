@@ -14,7 +14,7 @@ const demo = (name: string): Build => {
 const graphOf = (build: Build): LoomGraph => {
   const { all } = planChosen(planContext(build, starterShelf)).wiring;
   if (!all) throw new Error('no kit');
-  return loomGraph(all);
+  return loomGraph(all, 'metric');
 };
 /** A trike with everything on it that a loom can hold. */
 const laden = (): Build => {

@@ -1,4 +1,4 @@
-import { boxWords, type BoxId, type PlugEnd, type Wiring } from '@sprocket/core';
+import { amount, amountText, boxWords, type BoxId, type PlugEnd, type UnitSystem, type Wiring } from '@sprocket/core';
 
 /** A socket or lead's end on a box of the loom sheet. */
 export interface LoomPort {
@@ -45,10 +45,10 @@ export interface LoomGraph {
 }
 
 const plugWords = (plug: PlugEnd | null): string => (plug ? `${plug.colour}, ${plug.poles} ${plug.sex}` : 'fixed');
-const mm = (m: number): string => `${Math.round(m * 1000)} mm`;
 
 /** The loom as boxes, ports and leads: what a builder follows with a finger. Pure; laid out elsewhere. */
-export function loomGraph(wiring: Wiring): LoomGraph {
+export function loomGraph(wiring: Wiring, units: UnitSystem): LoomGraph {
+  const long = (m: number): string => amountText(amount(m, 'size', units === 'metric' ? 0 : 1), units);
   const boxes = new Map<string, LoomBox>();
   const edges: LoomEdge[] = [];
   const pins: PinTable[] = [];
@@ -62,7 +62,7 @@ export function loomGraph(wiring: Wiring): LoomGraph {
     const to = box(lead.to);
     const number = i + 1;
     const own = lead.part === null ? '' : `${lead.what}, `;
-    const text = lead.suppliedM === null ? `${own}length not known` : `${own}${mm(lead.suppliedM)}`;
+    const text = lead.suppliedM === null ? `${own}length not known` : `${own}${long(lead.suppliedM)}`;
     const start: LoomPort = {
       id: `${lead.id}-from`,
       text: plugWords(lead.plug),
@@ -87,7 +87,7 @@ export function loomGraph(wiring: Wiring): LoomGraph {
       between.push({
         id: `${lead.id}-extension`,
         title: 'extension',
-        note: mm(lead.taken.extension.lengthM),
+        note: long(lead.taken.extension.lengthM),
         kind: 'extension',
         ports: [],
       });

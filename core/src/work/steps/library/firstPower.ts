@@ -243,7 +243,7 @@ export const firstPowerSteps: readonly StepSpec[] = [
       after('two-cables-even', 'it is the last thing before the road'),
     ],
     tightness: (f) => [...axleNut(f), ...(f.arms > 0 ? (['arm-bolt'] as const) : []), 'crank-bolt', 'lever-clamp'],
-    right: 'Nothing turned since the first time; what did is looked at again after ten kilometres.',
+    right: 'Nothing turned since the first time; what did is looked at again after 10 km.',
   },
   {
     id: 'counted',

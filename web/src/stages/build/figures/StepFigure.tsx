@@ -3,6 +3,7 @@ import type { ReactNode } from 'react';
 import { driveFigures } from './driveFigures.tsx';
 import { leadFigures } from './leadFigures.tsx';
 import { wheelFigures } from './wheelFigures.tsx';
+import { useWords } from '../../../ui/Show.tsx';
 
 const figures: Record<StepFigureId, ReactNode> = { ...wheelFigures, ...driveFigures, ...leadFigures };
 
@@ -53,8 +54,9 @@ const words: Record<StepFigureId, string> = {
 
 /** A step's small drawing: where a hand goes wrong. */
 export function StepFigure({ id }: { id: StepFigureId }) {
+  const w = useWords();
   return (
-    <svg viewBox="0 0 220 130" role="img" aria-label={words[id]} className="step-figure">
+    <svg viewBox="0 0 220 130" role="img" aria-label={w(words[id])} className="step-figure">
       {figures[id]}
     </svg>
   );

@@ -1,3 +1,4 @@
+import { Words } from '../../../ui/Show.tsx';
 import type { ReactNode } from 'react';
 
 /** Strokes of the small drawings, 220 by 130: parts, hidden lines, the tool, what matters. */
@@ -31,7 +32,7 @@ export function Word({
 }) {
   return (
     <text x={x} y={y} textAnchor={at}>
-      {children}
+      <Words>{children}</Words>
     </text>
   );
 }

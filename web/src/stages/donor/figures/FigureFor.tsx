@@ -1,5 +1,6 @@
 import type { SurveyFigure } from '@sprocket/core';
 import type { ReactNode } from 'react';
+import { Words } from '../../../ui/Show.tsx';
 
 /** Strokes shared by the small drawings: part outlines, hidden lines, the tool, and what it reads. */
 const part = { className: 'fig-part' };
@@ -290,7 +291,7 @@ const figures: Record<SurveyFigure, ReactNode> = {
       <circle {...part} cx="170" cy="94" r="3" />
       <path {...faint} d="M60 54h60M60 84h80" />
       <text x="110" y="74" className="fig-big">
-        MAX 140 kg
+        <Words>MAX 140 kg</Words>
       </text>
     </>
   ),
