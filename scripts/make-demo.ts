@@ -819,7 +819,7 @@ const builds: Build[] = [
 
 /** A build with its steps done in their order up to one, over two Saturdays, by two people; a few of them timed. */
 function halfBuilt(build: Build, last: string): void {
-  const { order, steps, sheets } = planChosen(planContext(build, starterShelf)).bench;
+  const { order, steps, sheets } = planChosen(planContext(build, starterShelf)).build;
   build.built.builder = 'Odd';
   let clock = minutesOf('2026-03-14T09:00');
   for (const [i, id] of order.slice(0, order.indexOf(last) + 1).entries()) {
@@ -1118,6 +1118,7 @@ if (boxBike)
         what: 'Rear tyre',
         from: '47 mm, knobs',
         to: '55 mm, smoother',
+        renews: 'tyreRear',
         touches: ['crr'],
       }),
       line({ kind: 'service', id: 'box-plugs-24', at: at(24), by: 'Wendela', task: 'plugs' }),

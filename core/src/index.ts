@@ -324,6 +324,7 @@ export {
   type Mapping,
   type MeasuredThing,
   measuredThings,
+  renewedThings,
   MOST_ENTRIES,
   punctureCauses,
   punctureSides,

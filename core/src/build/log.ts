@@ -112,6 +112,16 @@ export const serviceSchema = z.object({
   task: z.string().min(1).max(60),
 });
 
+/** Things that wear and are renewed, whose life is counted from the day they were. */
+export const renewedThings = {
+  chain: 'the chain',
+  padFront: 'the front pads',
+  padRear: 'the rear pads',
+  tyreFront: 'the front tyre',
+  tyreRear: 'the rear tyre',
+} as const;
+export type RenewedThing = keyof typeof renewedThings;
+
 /** What was changed: a part or a setting. What it touches is not told by the rides before it. */
 export const changeSchema = z.object({
   kind: z.literal('change'),
@@ -121,6 +131,11 @@ export const changeSchema = z.object({
   from: z.string().trim().max(120).default(''),
   to: z.string().trim().max(120).default(''),
   part: z.string().max(80).nullable().default(null),
+  /** What is new by it, and wears from there on; null: nothing whose life is counted. */
+  renews: z
+    .enum(Object.keys(renewedThings) as [RenewedThing, ...RenewedThing[]])
+    .nullable()
+    .default(null),
   touches: z.array(unknownSchema).max(4).default([]),
 });
 

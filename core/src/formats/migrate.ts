@@ -8,6 +8,7 @@ import { fromVersion7 } from './migrations/version7.ts';
 import { fromVersion8 } from './migrations/version8.ts';
 import { fromVersion9 } from './migrations/version9.ts';
 import { fromVersion10 } from './migrations/version10.ts';
+import { fromVersion11 } from './migrations/version11.ts';
 import { isObject, type Loose } from './migrations/loose.ts';
 
 /** One step up for each older version, the first from version 1. */
@@ -22,6 +23,7 @@ const steps: readonly ((build: Loose) => Loose)[] = [
   fromVersion8,
   fromVersion9,
   fromVersion10,
+  fromVersion11,
 ];
 
 /** Takes a parsed build file of an older version up to today's, a version at a time. Newer fields get their usual values. */

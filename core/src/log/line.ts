@@ -1,4 +1,11 @@
-import { logEntrySchema, punctureCauses, punctureWheels, type LogEntry } from '../build/log.ts';
+import {
+  logEntrySchema,
+  punctureCauses,
+  punctureWheels,
+  renewedThings,
+  type LogEntry,
+  type RenewedThing,
+} from '../build/log.ts';
 import { upkeepTasks } from './upkeepTasks.ts';
 
 /** What a line said at the door was read as, or why it was not. */
@@ -124,10 +131,14 @@ export function readLine(line: string, id: string, at: string): LineRead {
       if (rest === '') return { ok: false, why: 'Changed what: “changed rear tyre to 50 mm”.' };
       const [what = '', to = ''] = rest.split(/\s+to\s+/i);
       const touches = touchedBy(rest);
-      return kept(
-        { kind: 'change', id, at, of: /setting|limit|level/i.test(rest) ? 'setting' : 'part', what, to, touches },
-        ['what', ...(to ? ['to'] : [])],
-      );
+      const of = /setting|limit|level/i.test(rest) ? 'setting' : 'part';
+      // Read once, where it is typed and can be seen and put right; nothing later goes by the words.
+      const renews = of === 'part' ? renewedBy(rest) : null;
+      return kept({ kind: 'change', id, at, of, what, to, touches, renews }, [
+        'what',
+        ...(to ? ['to'] : []),
+        ...(renews ? [`${renewedThings[renews]} new from here on`] : []),
+      ]);
     },
     measured: () => {
       const what = (
@@ -195,6 +206,17 @@ export function readLine(line: string, id: string, at: string): LineRead {
   };
   const kind = said === '' ? (one('way') !== null ? 'ride' : 'note') : (alias[said] ?? said);
   return (kinds[kind] ?? kinds.note)?.() ?? { ok: false, why: 'It cannot be read.' };
+}
+
+/** What is new by a change told in so many words; a guard, a ring or a tool named after it is not the thing itself. */
+export function renewedBy(words: string): RenewedThing | null {
+  const ends = new Set([...words.matchAll(/\b(front|rear)\b/gi)].map((end) => end[0].toLowerCase()));
+  // Of both ends at once one line tells no more than the words do.
+  const [end] = ends.size === 1 ? ends : [];
+  if (/\bchain\b(?![- ]*(guard|case|ring|wheel|tool|keeper|catcher|stay|line|tension))/i.test(words)) return 'chain';
+  if (end && /\b(pads?|blocks?|linings?)\b/i.test(words)) return end === 'front' ? 'padFront' : 'padRear';
+  if (end && /\bty(re|res)\b|\btires?\b/i.test(words)) return end === 'front' ? 'tyreFront' : 'tyreRear';
+  return null;
 }
 
 /** What a change touches of what rides tell, by its words: a tyre rolls, a load or posture stands in the wind. */

@@ -2,7 +2,7 @@ import { expect } from 'chai';
 import fc from 'fast-check';
 import { demoBuild } from '../../test/demoBuild.ts';
 import type { Build } from '../build/build.ts';
-import { entriesOf, logEntrySchema, type LogEntry } from '../build/log.ts';
+import { entriesOf, logEntrySchema, type LogEntry, type RenewedThing } from '../build/log.ts';
 import { starterShelf } from '../parts/shelf/starterShelf.ts';
 import { planContext } from '../plan/context.ts';
 import { amountText, phraseText } from '../quantity/format.ts';
@@ -11,7 +11,7 @@ import { stepLibrary } from '../work/steps/library.ts';
 import { ageingOf, capacitiesSeen } from './capacity.ts';
 import { energyRead, LEAST_GAUGE } from './energyRead.ts';
 import { lessonsOf, likelierByOthers } from './lessons.ts';
-import { readLine, touchedBy } from './line.ts';
+import { readLine, renewedBy, touchedBy } from './line.ts';
 import { odometerOf } from './odometer.ts';
 import { logUpTo } from './upTo.ts';
 import { upkeepOf, upkeepReminders, type Upkeep } from './upkeep.ts';
@@ -202,11 +202,59 @@ describe('wear', () => {
     expect(told?.gone).to.be.closeTo(0.8, 0.01);
   });
 
-  it('begins anew with a new chain', () => {
-    const changed = line({ kind: 'change', of: 'part', what: 'New chain', at: '2026-06-10T08:00' });
-    expect(
-      of(with_(box, ride(900, '2026-06-01T08:00'), changed, ride(50, '2026-06-11T08:00')), 'chain')?.riddenM,
-    ).to.equal(50_000);
+  const renewing = (what: string, renews: RenewedThing | null) =>
+    with_(
+      box,
+      ride(900, '2026-06-01T08:00'),
+      line({ kind: 'change', of: 'part', what, renews, at: '2026-06-10T08:00' }),
+      ride(50, '2026-06-11T08:00'),
+    );
+
+  it('begins anew with what a change renewed, told in any words', () => {
+    for (const what of ['New chain', 'Kette', 'the greasy thing, at last'])
+      expect(of(renewing(what, 'chain'), 'chain')?.riddenM, what).to.equal(50_000);
+    expect(of(renewing('rear tyre', 'tyreRear'), 'tyreDriven')?.riddenM).to.equal(50_000);
+    expect(of(renewing('pads', 'padFront'), 'padFront')?.riddenM).to.equal(50_000);
+    expect(of(renewing('pads', 'padFront'), 'padRear')?.riddenM).to.equal(950_000);
+  });
+
+  it('goes on where a change’s words speak of it and it was not renewed', () => {
+    expect(of(renewing('chain guard', null), 'chain')?.riddenM).to.equal(950_000);
+    expect(of(renewing('front tyre', 'tyreFront'), 'tyreDriven')?.riddenM).to.equal(
+      of(renewing('bell', null), 'tyreDriven')?.riddenM,
+    );
+  });
+});
+
+describe('what is new by a change', () => {
+  const cases: readonly (readonly [string, RenewedThing | null])[] = [
+    ['chain', 'chain'],
+    ['New chain, 114 links', 'chain'],
+    ['chain guard', null],
+    ['chainring', null],
+    ['chain ring to 38', null],
+    ['chain tool', null],
+    ['front pads', 'padFront'],
+    ['pads, rear', 'padRear'],
+    ['brake blocks rear', 'padRear'],
+    ['pads', null],
+    ['front tyre to 50 mm', 'tyreFront'],
+    ['Rear tire', 'tyreRear'],
+    ['tyres, front and rear', null],
+    ['rear wheel', null],
+    ['battery', null],
+  ];
+  for (const [words, thing] of cases)
+    it(`“${words}” renews ${thing ?? 'nothing that is counted'}`, () => {
+      expect(renewedBy(words)).to.equal(thing);
+      const read = readLine(`changed ${words}`, 'a', '2026-05-01T08:00');
+      expect(read.ok && read.entry.kind === 'change' && read.entry.renews).to.equal(thing);
+      expect(read.ok && read.of.some((told) => told.endsWith('new from here on'))).to.equal(thing !== null);
+    });
+
+  it('a setting renews nothing, whatever it is called', () => {
+    const read = readLine('changed chain level to 4', 'a', '2026-05-01T08:00');
+    expect(read.ok && read.entry).to.deep.include({ of: 'setting', renews: null });
   });
 });
 
@@ -374,7 +422,12 @@ describe('a line at the door', () => {
       task: 'torque',
       note: 'nothing moved',
     });
-    expect(read('changed rear tyre to 50 mm')).to.deep.include({ kind: 'change', what: 'rear tyre', to: '50 mm' });
+    expect(read('changed rear tyre to 50 mm')).to.deep.include({
+      kind: 'change',
+      what: 'rear tyre',
+      to: '50 mm',
+      renews: 'tyreRear',
+    });
     expect(read('measured chain 0.4 %')).to.deep.include({ kind: 'measurement', what: 'chainWear', value: 0.004 });
     expect(read('measured front pad 2 mm')).to.deep.include({ what: 'padFront', value: 0.002 });
     expect(read('fog on the lock')).to.deep.include({ kind: 'note', note: 'fog on the lock' });

@@ -1,5 +1,5 @@
 import type { Build } from '../build/build.ts';
-import { byTime, entriesOf, type EntryOf, type MeasuredThing } from '../build/log.ts';
+import { byTime, entriesOf, type EntryOf, type MeasuredThing, type RenewedThing } from '../build/log.ts';
 import { NORMAL_90 } from '../constants.ts';
 import { amount, type Phrase, phrase } from '../quantity/format.ts';
 import type { PlanContext } from '../vehicle/context.ts';
@@ -55,11 +55,11 @@ const OUT: Record<Wear['id'], { fresh: number; out: number; of: MeasuredThing; s
 /** Less worn than this, what was measured tells no pace. */
 const LEAST_GONE = 0.08;
 
-/** When the thing that wears now was put on: the last change of it, else the beginning. */
-function fittedAt(changes: readonly EntryOf<'change'>[], words: RegExp): string {
+/** When the thing that wears now was put on: the last change that renewed it, else the beginning. */
+function fittedAt(changes: readonly EntryOf<'change'>[], thing: RenewedThing): string {
   return (
     changes
-      .filter((c) => c.of === 'part' && words.test(`${c.what} ${c.to}`.toLowerCase()))
+      .filter((c) => c.renews === thing)
       .map((c) => c.at)
       .sort()
       .at(-1) ?? ''
@@ -112,7 +112,13 @@ export function wearOf(context: PlanContext, build: Build, now: string): Wear[] 
   };
   const front = pads('front');
   const rear = pads('rear');
-  const rows: { id: Wear['id']; words: string; usual: { m: number; sd: number }; fitted: RegExp; why: Phrase[] }[] = [
+  const rows: {
+    id: Wear['id'];
+    words: string;
+    usual: { m: number; sd: number };
+    fitted: RenewedThing;
+    why: Phrase[];
+  }[] = [
     {
       id: 'chain',
       words: 'Chain',
@@ -120,7 +126,7 @@ export function wearOf(context: PlanContext, build: Build, now: string): Wear[] 
         m: USUAL.chain.m * (USUAL_LEGS_W / Math.max(20, chainW)) ** CHAIN_POWER,
         sd: USUAL.chain.sd,
       },
-      fitted: /chain\b/,
+      fitted: 'chain',
       why: [
         facts.mid
           ? phrase`${amount(legsW, 'power')} of legs and ${amount(motorW, 'power')} of motor go through it`
@@ -133,7 +139,7 @@ export function wearOf(context: PlanContext, build: Build, now: string): Wear[] 
             id: 'padFront' as const,
             words: 'Front pads',
             usual: front,
-            fitted: /front (brake )?(pad|block)/,
+            fitted: 'padFront' as const,
             why: [
               phrase`${amount(brakeJPerM / 3600, 'energyPerWay', 2)} go into the brakes on this road, two thirds in front`,
             ],
@@ -146,7 +152,7 @@ export function wearOf(context: PlanContext, build: Build, now: string): Wear[] 
             id: 'padRear' as const,
             words: 'Rear pads',
             usual: rear,
-            fitted: /rear (brake )?(pad|block)/,
+            fitted: 'padRear' as const,
             why: [phrase`${amount(brakeJPerM / 3600, 'energyPerWay', 2)} go into the brakes, a third behind`],
           },
         ]
@@ -158,7 +164,7 @@ export function wearOf(context: PlanContext, build: Build, now: string): Wear[] 
         m: USUAL.tyre.m * DRIVEN_TYRE * (USUAL_AXLE_KG / Math.max(20, loadKg)) ** TYRE_LOAD,
         sd: USUAL.tyre.sd,
       },
-      fitted: new RegExp(`${facts.driven} tyre`),
+      fitted: facts.driven === 'front' ? 'tyreFront' : 'tyreRear',
       why: [phrase`${amount(loadKg, 'mass', 0)} stand on it, and the motor pulls through it`],
     },
   ];

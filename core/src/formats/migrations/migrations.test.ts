@@ -8,6 +8,7 @@ import { fromVersion2 } from './version2.ts';
 import { fromVersion3 } from './version3.ts';
 import { fromVersion8 } from './version8.ts';
 import { fromVersion10 } from './version10.ts';
+import { fromVersion11 } from './version11.ts';
 import { fromVersion9 } from './version9.ts';
 
 const fixtures = new URL('../../../test/builds/', import.meta.url);
@@ -91,6 +92,42 @@ describe('migrations', () => {
       log: { entries: [{ id: 'a', energyWh: 9, kind: 'ride' }, 7] },
     });
     expect(fromVersion10({ version: 10 }).log).to.deep.equal({ entries: [] });
+  });
+
+  it('11 → 12 says by its id what a change renewed, as its words were read till then', () => {
+    const change = (what: string, to = '', of = 'part') => ({ kind: 'change', of, what, to });
+    const now = fromVersion11({
+      version: 11,
+      log: {
+        mappings: [],
+        entries: [
+          change('New chain'),
+          change('pads', 'front brake pads, hard'),
+          change('Rear blocks'),
+          change('Front tyre', '50 mm'),
+          change('rear tyre'),
+          change('saddle'),
+          change('chain level', '4', 'setting'),
+          { kind: 'note' },
+          7,
+        ],
+      },
+    });
+    const log = now.log as { mappings: unknown; entries: Record<string, unknown>[] };
+    expect(now.version).to.equal(12);
+    expect(log.mappings).to.deep.equal([]);
+    expect(log.entries.map((entry) => entry.renews)).to.deep.equal([
+      'chain',
+      'padFront',
+      'padRear',
+      'tyreFront',
+      'tyreRear',
+      null,
+      undefined,
+      undefined,
+      undefined,
+    ]);
+    expect(fromVersion11({ version: 11 }).log).to.deep.equal({ entries: [] });
   });
 
   it('leave today’s build and what is no object alone', () => {

@@ -6,6 +6,7 @@ import {
   isDate,
   logEntrySchema,
   measuredThings,
+  renewedThings,
   partsOf,
   punctureCauses,
   punctureSides,
@@ -59,7 +60,7 @@ function begun(kind: EntryKind): Draft {
     fault: { what: '' },
     puncture: { wheel: 'rear', round: null },
     service: { task: 'torque' },
-    change: { of: 'part', what: '', touches: [] },
+    change: { of: 'part', what: '', renews: null, touches: [] },
     measurement: { what: 'chainWear', value: 0 },
     note: {},
   };
@@ -180,6 +181,12 @@ export function EntryForm({ entry, kind, build, shelf, onKeep, onLeave }: EntryF
         {words('from', 'Before')}
         {words('to', 'Now')}
         {pick('part', 'Which part', parts, 'none on the shelf')}
+        {pick(
+          'renews',
+          'New by it, and wears from here on',
+          Object.entries(renewedThings).map(([value, label]) => ({ value, label })),
+          'nothing whose life is counted',
+        )}
         <fieldset className="touches">
           <legend>Rides before it no longer tell of</legend>
           {(
