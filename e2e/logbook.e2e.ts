@@ -284,6 +284,29 @@ describe('a log begun', () => {
     });
   });
 
+  it('a line begun at the door goes on in all its fields, and is still there when they are left', async () => {
+    const value = (label: string) =>
+      app.page.evaluate((name) => {
+        const of = [...document.querySelectorAll('label')].find((l) => l.textContent === name)?.htmlFor ?? '';
+        return (document.getElementById(of) as HTMLInputElement | null)?.value;
+      }, label);
+    await fill(app.page, 'At the door', 'changed chain to 114 links');
+    await waitForText(app.page, '.door', /the chain new from here on/);
+    await press(app.page, 'All its fields…');
+    expect(await value('What')).to.equal('chain');
+    expect(await value('Now')).to.equal('114 links');
+    expect(await value('New by it, and wears from here on')).to.equal('chain');
+    await press(app.page, 'Leave');
+    await app.page.waitForFunction(
+      () => document.querySelector<HTMLInputElement>('.door-field input')?.value === 'changed chain to 114 links',
+    );
+    await press(app.page, 'All its fields…');
+    await fill(app.page, 'What', 'the greasy thing');
+    await press(app.page, 'Keep the line');
+    await waitForText(app.page, '.log-lines', /the greasy thing: 114 links/);
+    expect(await app.page.$eval('.door-field input', (input) => (input as HTMLInputElement).value)).to.equal('');
+  });
+
   it('a fault logged of a part is seen where the next build chooses it', async () => {
     await press(app.page, 'All its fields…');
     await pick(app.page, 'Kind of line', 'fault');

@@ -1,15 +1,12 @@
 import '@fontsource/atkinson-hyperlegible/latin-400.css';
 import '@fontsource/atkinson-hyperlegible/latin-700.css';
 import '@fontsource-variable/bricolage-grotesque/index.css';
-import '@mantine/core/styles.css';
-import '@mantine/notifications/styles.css';
-import '@mantine/spotlight/styles.css';
+import './app/mantine.ts';
 import './app/styles.css';
 import './app/pieces.css';
 import { MantineProvider } from '@mantine/core';
-import { Notifications } from '@mantine/notifications';
 import { setNonce } from 'get-nonce';
-import { StrictMode } from 'react';
+import { lazy, StrictMode, Suspense, type ComponentType } from 'react';
 import { createRoot } from 'react-dom/client';
 import { Provider } from 'react-redux';
 import { RouterProvider } from 'react-router/dom';
@@ -28,13 +25,17 @@ setNonce(nonce);
 const root = document.getElementById('root');
 if (!root) throw new Error('the page has no #root');
 
+/** Fetched beside the page: nothing is told before there is one, and what is told meanwhile waits. */
+const Notices = lazy<ComponentType>(() => import('./app/Notices.tsx').catch(() => ({ default: () => null })));
+
 await startUp();
 createRoot(root).render(
   <StrictMode>
     <Provider store={store}>
       <MantineProvider theme={theme} defaultColorScheme="auto" getStyleNonce={() => nonce}>
-        {/* Above the stand view: what is refused at the bench is said at the bench. */}
-        <Notifications position="bottom-center" autoClose={8000} zIndex={500} />
+        <Suspense>
+          <Notices />
+        </Suspense>
         <RouterProvider router={router} />
       </MantineProvider>
     </Provider>
@@ -45,7 +46,7 @@ inAPause(() => void startOffline(tellNewVersion).catch(() => undefined), 1500, 6
 // Whoever rests on the bench opens a build next: its sheet is fetched ahead, and the list stays what it is without it.
 inAPause(
   () =>
-    void Promise.all([import('./sheet/BuildSheet.tsx'), import('./sheet/planAhead.ts'), readAhead()])
+    void Promise.all([import('./app/OpenBuild.tsx'), import('./sheet/planAhead.ts'), readAhead()])
       .then(([, { planAhead }, build]) => (build && location.pathname === '/' ? planAhead(build) : undefined))
       .catch(() => undefined),
   300,

@@ -7,7 +7,7 @@ import { filePhotosSchema, type FilePhoto } from './photos.ts';
 import { amount, amountText } from '../quantity/format.ts';
 import { faultsWhereChanged, parsed } from '../reading/changed.ts';
 import { withoutControls } from '../reading/controls.ts';
-import { dottedPath, firstOfEach, issueWords, parseJson, problemsOf, type ReadResult } from '../reading/problems.ts';
+import { dottedPath, firstOfEach, parseJson, problemsOf, type ReadResult } from '../reading/problems.ts';
 
 /** Largest build file read, characters. */
 export const BUILD_FILE_LIMIT = 120_000_000;
@@ -138,12 +138,11 @@ function checked(document: unknown): { ok: true; value: Build } | { ok: false; f
   return faults.length > 0 ? { ok: false, faults } : read;
 }
 
-function faultOf(path: readonly PropertyKey[], issue: Parameters<typeof issueWords>[0]): BuildFault {
-  const { code, origin, maximum } = issue;
+function faultOf(path: readonly PropertyKey[], issue: z.core.$ZodIssue): BuildFault {
   return {
     path,
-    message: issueWords(issue),
-    ...(code === 'too_big' && origin === 'array' ? { most: Number(maximum) } : {}),
+    message: issue.message,
+    ...(issue.code === 'too_big' && issue.origin === 'array' ? { most: Number(issue.maximum) } : {}),
   };
 }
 

@@ -11,77 +11,15 @@ export interface ReadProblem {
 /** What a reader gives: the value, or every fault found. Readers never throw on bad input. */
 export type ReadResult<T> = { ok: true; value: T } | { ok: false; problems: ReadProblem[] };
 
-/** Turns Zod's issues into our own, one a field, with a readable path. */
+/** Turns Zod's issues into our own, one a field, with a readable path; their words come from `issueWords`. */
 export function problemsOf(error: z.ZodError): ReadProblem[] {
-  return firstOfEach(error.issues.map((issue) => ({ path: dottedPath(issue.path), message: issueWords(issue) })));
+  return firstOfEach(error.issues.map((issue) => ({ path: dottedPath(issue.path), message: issue.message })));
 }
 
 /** The first fault of each place: what else is found there mostly follows from it. */
 export function firstOfEach<T extends { path: string }>(faults: readonly T[]): T[] {
   const seen = new Set<string>();
   return faults.filter(({ path }) => !seen.has(path) && seen.add(path));
-}
-
-/** What a checker's issue says, as far as it is needed to put it in plain words. */
-interface Issue {
-  code?: string | undefined;
-  message: string;
-  expected?: unknown;
-  input?: unknown;
-  minimum?: unknown;
-  maximum?: unknown;
-  inclusive?: unknown;
-  origin?: unknown;
-  values?: unknown;
-  keys?: unknown;
-}
-
-const kindWords: Record<string, string> = {
-  string: 'a text',
-  number: 'a number',
-  int: 'a whole number',
-  boolean: 'yes or no (true or false)',
-  array: 'a list',
-  object: 'a group of fields',
-  record: 'a group of fields',
-};
-
-/** One of the checker's issues in plain words. Words of our own stay as they are. */
-export function issueWords(issue: Issue): string {
-  const { origin } = issue;
-  const size = origin === 'string' ? ' letters' : origin === 'array' || origin === 'set' ? ' entries' : '';
-  switch (issue.code) {
-    case 'invalid_type': {
-      const wanted = kindWords[String(issue.expected)] ?? String(issue.expected);
-      return / received undefined$/.test(issue.message) ? `is missing; ${wanted} belongs here` : `must be ${wanted}`;
-    }
-    case 'too_small':
-      return /^Too small/.test(issue.message) ? `must be at least ${String(issue.minimum)}${size}` : issue.message;
-    case 'too_big':
-      return /^Too big/.test(issue.message) ? `must be at most ${String(issue.maximum)}${size}` : issue.message;
-    case 'invalid_value':
-      return `must be ${listWords(issue.values)}`;
-    case 'invalid_union':
-      return 'is of no kind that is known here';
-    case 'invalid_format':
-      return /^Invalid/.test(issue.message) ? 'is not written as it should be' : issue.message;
-    case 'unrecognized_keys':
-      return `has fields that are not known here: ${listWords(issue.keys)}`;
-    default:
-      return issue.message === 'Invalid input' ? 'cannot be understood' : issue.message;
-  }
-}
-
-/** Most values named where one of many is asked for. */
-const NAMED = 8;
-
-function listWords(values: unknown): string {
-  const list = Array.isArray(values) ? values.map((v) => `“${String(v)}”`) : [];
-  if (list.length <= 1) return list.join('');
-  const shown = list.slice(0, NAMED);
-  return list.length > NAMED
-    ? `one of ${shown.join(', ')} and ${list.length - NAMED} more`
-    : `${shown.slice(0, -1).join(', ')} or ${shown.at(-1) ?? ''}`;
 }
 
 /** `['segments', 3, 'grade']` → `segments[3].grade`. The whole document is `(document)`. */

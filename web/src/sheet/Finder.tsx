@@ -1,4 +1,5 @@
 import { Spotlight, type SpotlightActionData } from '@mantine/spotlight';
+import '@mantine/spotlight/styles.css';
 import { useMemo } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { usePlan } from './PlanProvider.tsx';

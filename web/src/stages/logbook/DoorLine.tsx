@@ -9,8 +9,10 @@ import { entryWords } from './words.ts';
 interface DoorLineProps {
   /** False: it could not be taken, and what was typed stays. */
   onKeep: (entry: LogEntry) => boolean;
-  /** A form of a kind is asked for instead. */
-  onForm: (kind: EntryKind) => void;
+  text: string;
+  onText: (text: string) => void;
+  /** All fields are asked for instead, begun with the line as it was read; null: nothing was. */
+  onForm: (begins: LogEntry | null) => void;
   ownRoad: string | null;
 }
 
@@ -27,9 +29,8 @@ const begins: Record<EntryKind, string> = {
 };
 
 /** A line typed at the door, read as it is typed: Enter keeps it. */
-export function DoorLine({ onKeep, onForm, ownRoad }: DoorLineProps) {
+export function DoorLine({ text, onText: setText, onKeep, onForm, ownRoad }: DoorLineProps) {
   const w = useWords();
-  const [text, setText] = useState('');
   const [id, setId] = useState(() => crypto.randomUUID());
   const field = useRef<HTMLInputElement>(null);
   const { hash, key } = useLocation();
@@ -91,7 +92,7 @@ export function DoorLine({ onKeep, onForm, ownRoad }: DoorLineProps) {
             {entryKindWords[kind]}
           </button>
         ))}
-        <button type="button" className="pill pill-form" onClick={() => onForm(read.ok ? read.entry.kind : 'ride')}>
+        <button type="button" className="pill pill-form" onClick={() => onForm(read.ok ? read.entry : null)}>
           All its fields…
         </button>
       </div>

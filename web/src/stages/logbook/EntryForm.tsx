@@ -28,6 +28,8 @@ import { RimDial } from './RimDial.tsx';
 interface EntryFormProps {
   /** The line as it is, or null for a new one of `kind`. */
   entry: LogEntry | null;
+  /** What a new one is begun with, as it was typed at the door. */
+  begins: LogEntry | null;
   kind: EntryKind;
   build: Build;
   shelf: Shelf;
@@ -68,8 +70,8 @@ function begun(kind: EntryKind): Draft {
 }
 
 /** All fields of a line, to write one or to put one right. */
-export function EntryForm({ entry, kind, build, shelf, onKeep, onLeave }: EntryFormProps) {
-  const [draft, setDraft] = useState<Draft>(() => (entry ? { ...entry } : begun(kind)));
+export function EntryForm({ entry, begins, kind, build, shelf, onKeep, onLeave }: EntryFormProps) {
+  const [draft, setDraft] = useState<Draft>(() => ({ ...(entry ?? begins ?? begun(kind)) }));
   const [why, setWhy] = useState<string | null>(null);
   const set = (change: object): void => setDraft((d) => ({ ...d, ...change }));
   const figure = (key: string, label: string, dimension: Dimension, hint?: ReactNode): ReactNode => (

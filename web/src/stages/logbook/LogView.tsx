@@ -30,7 +30,9 @@ export function LogView({ seen }: { seen: ReadonlyMap<string, RideSeen> }) {
   const [kind, setKind] = useState<EntryKind | null>(null);
   const [words, setWords] = useState('');
   const [shown, setShown] = useState(AT_ONCE);
-  const [form, setForm] = useState<{ entry: LogEntry | null; kind: EntryKind } | null>(null);
+  const [form, setForm] = useState<{ entry: LogEntry | null; begins: LogEntry | null; kind: EntryKind } | null>(null);
+  // What was typed at the door stays while the fields are open.
+  const [door, setDoor] = useState('');
   const { entries } = build.log;
   const keep = (list: readonly LogEntry[]): boolean => {
     const here = new Set(entries.map((e) => e.id));
@@ -46,7 +48,7 @@ export function LogView({ seen }: { seen: ReadonlyMap<string, RideSeen> }) {
     return true;
   };
   const open = useCallback((entry: LogEntry): void => {
-    setForm({ entry, kind: entry.kind });
+    setForm({ entry, begins: null, kind: entry.kind });
     document.querySelector('.log-view')?.scrollIntoView();
   }, []);
   const forget = useCallback(
@@ -85,18 +87,23 @@ export function LogView({ seen }: { seen: ReadonlyMap<string, RideSeen> }) {
         <EntryForm
           key={form.entry?.id ?? form.kind}
           entry={form.entry}
+          begins={form.begins}
           kind={form.kind}
           build={build}
           shelf={shelf}
           onKeep={(entry) => {
-            if (keep([entry])) setForm(null);
+            if (!keep([entry])) return;
+            if (form.begins) setDoor('');
+            setForm(null);
           }}
           onLeave={() => setForm(null)}
         />
       ) : (
         <DoorLine
           onKeep={(entry) => keep([entry])}
-          onForm={(k) => setForm({ entry: null, kind: k })}
+          text={door}
+          onText={setDoor}
+          onForm={(begins) => setForm({ entry: null, begins, kind: begins?.kind ?? 'ride' })}
           ownRoad={build.brief.route?.name ?? null}
         />
       )}

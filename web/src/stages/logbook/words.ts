@@ -1,4 +1,12 @@
-import { amount, measuredThings, phrase, upkeepTaskOf, type LogEntry, type Phrase } from '@sprocket/core';
+import {
+  amount,
+  measuredThings,
+  phrase,
+  renewedThings,
+  upkeepTaskOf,
+  type LogEntry,
+  type Phrase,
+} from '@sprocket/core';
 
 /** A line of the log in words: what it was, with its figures. */
 export function entryWords(entry: LogEntry): Phrase {
@@ -28,7 +36,10 @@ export function entryWords(entry: LogEntry): Phrase {
     case 'service':
       return [upkeepTaskOf(entry.task)?.words ?? entry.task];
     case 'change':
-      return [`${entry.what}${entry.to === '' ? '' : `: ${entry.from === '' ? '' : `${entry.from} → `}${entry.to}`}`];
+      return [
+        `${entry.what}${entry.to === '' ? '' : `: ${entry.from === '' ? '' : `${entry.from} → `}${entry.to}`}`,
+        ...(entry.renews ? [`; ${renewedThings[entry.renews]} new from here on`] : []),
+      ];
     case 'measurement': {
       const { words, dimension } = measuredThings[entry.what];
       return phrase`${words}: ${amount(entry.value, dimension, dimension === 'share' ? 2 : dimension === 'size' ? 1 : 0)}`;
