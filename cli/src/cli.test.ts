@@ -123,7 +123,9 @@ describe('command line', () => {
     expect(report.out)
       .to.match(/Carbon gravel bike \(variant A\): stop/)
       .and.to.match(/STOP {5}Carbon frame/);
-    expect(run('plan', [build, '--imperial']).out).to.match(/mi/);
+    const { out } = run('plan', [build, '--imperial']);
+    expect(out).to.match(/\d mi\b/);
+    expect(out).not.to.match(/\d[\s\u00a0](mm|km|kg)(?!²)\b/);
     const json = JSON.parse(run('plan', [build, '--json']).out) as { verdict: string; findings: unknown[] };
     expect(json.verdict).to.equal('stop');
     expect(json.findings.length).to.be.greaterThan(10);

@@ -11,6 +11,7 @@ import {
   readBuild,
   ridesOn,
   starterShelf,
+  textsIn,
   together,
   verdictEdges,
   verdictWords,
@@ -28,7 +29,8 @@ const system: UnitSystem = args.includes('--imperial') ? 'imperial' : 'metric';
 const files = args.filter((arg) => !arg.startsWith('--'));
 const from = process.env.INIT_CWD ?? process.cwd();
 
-function report(build: Build, plan: BuildPlan): string {
+function report(build: Build, written: BuildPlan): string {
+  const plan = textsIn(written, system);
   const lines: string[] = [`${build.name} (variant ${build.variant}): ${verdictWords[plan.verdict].toLowerCase()}`, ''];
   lines.push(`Kit   ${plan.chosen.kit?.name ?? 'none chosen'}`, `Pack  ${plan.chosen.pack?.name ?? 'none chosen'}`);
   lines.push(`${plan.donor.progress.proven} of ${plan.donor.progress.total} survey items proven`, '');
