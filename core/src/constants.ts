@@ -103,7 +103,6 @@ export const DRAG_AREA_PANNIERS = 0.05;
 /** Rolling resistance by tyre width on smooth asphalt. Source: project; spread ±15 %. */
 export const TYRE_ROLLING = { road: 0.005, city: 0.007, knobbly: 0.01, fat: 0.013 } as const;
 export const SMALL_WHEEL_ROLLING = 1.2;
-export const SOLID_TYRE_ROLLING = 1.6;
 
 /** Friction of a tyre on a dry surface. Source: project, cautious. */
 export const SURFACE_GRIP = {

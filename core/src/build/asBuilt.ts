@@ -32,7 +32,7 @@ export type Done = z.infer<typeof doneSchema>;
  * Places in a build that can turn out otherwise than planned. Nothing else of a build is written by what was done at
  * the bench.
  */
-export const differPaths = [
+const differPaths = [
   /^choice\.(torqueArms|packSpot|packPlace|kitId|packId|ringId|clusterId|hubGearId)$/,
   /^donor\.survey\.[A-Za-z]{1,40}$/,
   /^arrivals\.[\w-]{1,80}\.[A-Za-z]{1,40}$/,
@@ -45,7 +45,7 @@ export const differPaths = [
 
 const reserved = new Set(['__proto__', 'constructor', 'prototype']);
 
-export const differPathSchema = z
+const differPathSchema = z
   .string()
   .max(200)
   .refine((path) => differPaths.some((p) => p.test(path)) && !path.split('.').some((s) => reserved.has(s)), {

@@ -9,11 +9,11 @@ const rightWay = ({ from, to }: { from: string; to: string }): boolean => from <
 const wrongWay = { path: ['to'], error: 'must come after its from' };
 
 /** Bench time that comes again each week: 0 is Monday. */
-export const weeklySchema = z.object({ day: z.int().min(0).max(6), ...fromTo }).refine(rightWay, wrongWay);
+const weeklySchema = z.object({ day: z.int().min(0).max(6), ...fromTo }).refine(rightWay, wrongWay);
 export type Weekly = z.infer<typeof weeklySchema>;
 
 /** Bench time on one day. */
-export const onceSchema = z.object({ on: z.iso.date(), ...fromTo }).refine(rightWay, wrongWay);
+const onceSchema = z.object({ on: z.iso.date(), ...fromTo }).refine(rightWay, wrongWay);
 export type Once = z.infer<typeof onceSchema>;
 
 /** Who works, how practised, when, and what is done. */

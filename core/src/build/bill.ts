@@ -29,7 +29,7 @@ export const lineStateWords: Record<LineState, string> = {
   sold: 'sold',
 };
 /** States in which the thing lies here. */
-export const hereStates: readonly LineState[] = ['arrived', 'checked', 'fitted', 'faulty', 'spare', 'forSale'];
+const hereStates: readonly LineState[] = ['arrived', 'checked', 'fitted', 'faulty', 'spare', 'forSale'];
 /** States in which it was paid for, or will have to be. */
 export const boughtStates: readonly LineState[] = ['ordered', 'promised', ...hereStates, 'sold'];
 
@@ -49,7 +49,7 @@ const date = z.iso.date().nullable().default(null);
 const supplierId = z.string().min(1).max(60);
 
 /** What was decided and seen of one line; what is not here is as the plan has it. */
-export const lineChoiceSchema = z.object({
+const lineChoiceSchema = z.object({
   state: z.enum(lineStates).default('wanted'),
   from: z.enum(lineSources).default('order'),
   /** What it is called, kept from when it was last touched: a line no longer wanted still has its name. */

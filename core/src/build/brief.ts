@@ -16,15 +16,7 @@ export const purposeWords: Record<(typeof purposes)[number], string> = {
 };
 export const efforts = ['none', 'easy', 'steady', 'brisk', 'hard'] as const;
 export type Effort = (typeof efforts)[number];
-export const postures = [
-  'tucked',
-  'handsHigh',
-  'flatBar',
-  'upright',
-  'tandem',
-  'recumbentTrike',
-  'uprightTrike',
-] as const;
+const postures = ['tucked', 'handsHigh', 'flatBar', 'upright', 'tandem', 'recumbentTrike', 'uprightTrike'] as const;
 export const surfaces = [
   'asphalt',
   'chipSeal',
@@ -47,7 +39,7 @@ export const surfaceWords: Record<(typeof surfaces)[number], string> = {
 /** What a rider needs in order to get on: nothing, a low step, or to be seated. */
 export const mountings = ['any', 'lowStep', 'seated'] as const;
 
-export const riderSchema = z.object({
+const riderSchema = z.object({
   name: z.string().max(60),
   massKg: z.number().min(5).max(250),
   statureM: z.number().min(0.5).max(2.4),
@@ -75,7 +67,7 @@ export const seatWords: Record<Seat, string> = {
 };
 
 /** One person on the vehicle: which of the riders, where, and whether their legs drive it. */
-export const aboardSchema = z.object({
+const aboardSchema = z.object({
   rider: z.int().min(0).max(7),
   seat: z.enum(seats),
   pedals: z.boolean(),
@@ -92,7 +84,7 @@ export const hitchWords: Record<(typeof hitches)[number], string> = {
 export const trailerBrakes = ['none', 'overrun'] as const;
 
 /** A trailer: what it weighs and carries, what it rolls on, where it is coupled. SI. */
-export const trailerSchema = z.object({
+const trailerSchema = z.object({
   massKg: z.number().min(1).max(150),
   loadKg: z.number().min(0).max(300),
   /** What its maker lets it carry, kg; null where nobody has read it. */
@@ -134,7 +126,7 @@ export const usualTrailer = (): Trailer => ({
 export const MOST_CLIMBS = 20;
 const climbSchema = z.object({ heightM: z.number().min(0).max(3000), lengthM: z.number().min(10).max(60_000) });
 
-export const stretchSchema = z.object({
+const stretchSchema = z.object({
   fromM: z.number().min(0).max(1_500_000),
   toM: z.number().min(0).max(1_500_000),
   surface: z.enum(surfaces).optional(),
@@ -179,7 +171,7 @@ export const routeSchema = z.object({
 export type Route = z.infer<typeof routeSchema>;
 
 /** How the rider lets the motor help: as the kit does by itself, or legs first and the motor only for what is missing. */
-export const helpHabits = ['level', 'proportional', 'frugal'] as const;
+const helpHabits = ['level', 'proportional', 'frugal'] as const;
 export type HelpHabit = (typeof helpHabits)[number];
 
 export const briefSchema = z.object({
@@ -297,11 +289,6 @@ export function peopleAboard(brief: Brief): Person[] {
     return person ? [{ rider: person, seat, pedals: pedals && seat === 'second' }] : [];
   });
   return [main, ...others];
-}
-
-/** Mass of everybody aboard, kg. */
-export function peopleKg(brief: Brief): number {
-  return peopleAboard(brief).reduce((sum, { rider }) => sum + rider.massKg, 0);
 }
 
 /** What stands on the rear rack before any pack, kg: bags, and whoever sits there in a seat. */

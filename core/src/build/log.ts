@@ -13,7 +13,7 @@ const common = {
 const share = z.number().min(0).max(1);
 
 /** Where a ride’s figures come from. */
-export const rideSources = ['typed', 'meter', 'standIn', 'file', 'track'] as const;
+const rideSources = ['typed', 'meter', 'standIn', 'file', 'track'] as const;
 /** What told the energy, and so how far it is trusted. */
 export const energySources = ['meter', 'wall', 'gauge'] as const;
 export type EnergySource = (typeof energySources)[number];
@@ -75,7 +75,7 @@ export const chargeSchema = z.object({
 });
 
 /** Something that failed, with cause and cure as far as they are known. */
-export const loggedFaultSchema = z.object({
+const loggedFaultSchema = z.object({
   kind: z.literal('fault'),
   ...common,
   what: z.string().trim().min(1).max(300),
@@ -95,7 +95,7 @@ export const punctureSides = ['tread', 'side', 'rim side'] as const;
 export const punctureWheels = ['front', 'rear', 'left', 'right', 'trailer'] as const;
 
 /** A puncture, with its place round the rim: what sits in tyre or rim makes the next one there too. */
-export const punctureSchema = z.object({
+const punctureSchema = z.object({
   kind: z.literal('puncture'),
   ...common,
   wheel: z.enum(punctureWheels),
@@ -123,7 +123,7 @@ export const renewedThings = {
 export type RenewedThing = keyof typeof renewedThings;
 
 /** What was changed: a part or a setting. What it touches is not told by the rides before it. */
-export const changeSchema = z.object({
+const changeSchema = z.object({
   kind: z.literal('change'),
   ...common,
   of: z.enum(['part', 'setting']),
@@ -150,14 +150,14 @@ export const measuredThings = {
   odometer: { words: 'Odometer', dimension: 'way' },
 } as const;
 export type MeasuredThing = keyof typeof measuredThings;
-export const measurementSchema = z.object({
+const measurementSchema = z.object({
   kind: z.literal('measurement'),
   ...common,
   what: z.enum(Object.keys(measuredThings) as [MeasuredThing, ...MeasuredThing[]]),
   value: z.number().min(-1e6).max(1e9),
 });
 
-export const noteSchema = z.object({ kind: z.literal('note'), ...common });
+const noteSchema = z.object({ kind: z.literal('note'), ...common });
 
 /** A line of the log. */
 export const logEntrySchema = z.discriminatedUnion('kind', [
@@ -196,7 +196,7 @@ const mappingSchema = z.object({
 export type Mapping = z.infer<typeof mappingSchema>;
 
 /** Half a year on: would they do it again, and what was it worth. */
-export const reviewSchema = z.object({
+const reviewSchema = z.object({
   at: momentSchema,
   by: z.string().trim().max(60).default(''),
   again: z.enum(['as it is', 'otherwise', 'no']).nullable().default(null),
@@ -206,7 +206,7 @@ export const reviewSchema = z.object({
 export type Review = z.infer<typeof reviewSchema>;
 
 /** What the handover sheet says besides what the plan knows. */
-export const handoverSchema = z.object({
+const handoverSchema = z.object({
   owner: z.string().trim().max(120).default(''),
   maker: z.string().trim().max(120).default(''),
   on: z.iso.date().nullable().default(null),

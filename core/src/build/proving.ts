@@ -26,7 +26,7 @@ export const conditionsSchema = z.object({
 export type Conditions = z.infer<typeof conditionsSchema>;
 
 /** A test as it was tried. */
-export const resultSchema = z.object({
+const resultSchema = z.object({
   id,
   test: id,
   at: momentSchema,
@@ -42,7 +42,7 @@ export const resultSchema = z.object({
 export type Result = z.infer<typeof resultSchema>;
 
 /** A test gone past untried, with the reason; its id is the test’s. */
-export const notTriedSchema = z.object({
+const notTriedSchema = z.object({
   id,
   reason: z.string().trim().min(8, 'a reason of a few words').max(1000),
   at: momentSchema,
@@ -52,7 +52,7 @@ export const notTriedSchema = z.object({
 export type NotTried = z.infer<typeof notTriedSchema>;
 
 /** A stop gone past all the same: never without a reason and somebody who stood by it. */
-export const wentPastSchema = z.object({
+const wentPastSchema = z.object({
   /** The result it is about: another result is another matter. */
   id,
   test: id,
@@ -64,7 +64,7 @@ export const wentPastSchema = z.object({
 export type WentPast = z.infer<typeof wentPastSchema>;
 
 /** A search for a fault, as far as it went. */
-export const faultSearchSchema = z.object({
+const faultSearchSchema = z.object({
   id,
   at: momentSchema,
   by: person.default(''),
@@ -85,7 +85,7 @@ export const faultSearchSchema = z.object({
 export type FaultSearch = z.infer<typeof faultSearchSchema>;
 
 /** A repair that was decided on: its parts stand in the bill, its work among the steps. */
-export const repairTakenSchema = z.object({
+const repairTakenSchema = z.object({
   id,
   repair: id,
   words: z.string().trim().min(1).max(200),
@@ -102,7 +102,7 @@ export const repairTakenSchema = z.object({
 export type RepairTaken = z.infer<typeof repairTakenSchema>;
 
 /** One coast-down: speeds against time, one way, SI. */
-export const coastSchema = z.object({
+const coastSchema = z.object({
   id,
   at: momentSchema,
   way: z.enum(['there', 'back']),

@@ -6,7 +6,7 @@ const spot = z.object({ xM: z.number().min(-4).max(5), yM: z.number().min(-0.2).
 const partId = z.string().min(1).max(80).nullable();
 
 /** Places where surplus is stowed; never round the head tube, never by the crank. */
-export const stowPlaces = ['bag', 'box', 'underTube', 'behindSeatTube', 'underDeck', 'alongBar'] as const;
+const stowPlaces = ['bag', 'box', 'underTube', 'behindSeatTube', 'underDeck', 'alongBar'] as const;
 export type StowPlace = (typeof stowPlaces)[number];
 export const stowWords: Record<StowPlace, string> = {
   bag: 'in the frame bag',
@@ -18,7 +18,7 @@ export const stowWords: Record<StowPlace, string> = {
 };
 
 /** What was decided of one lead. */
-export const leadChoiceSchema = z.object({
+const leadChoiceSchema = z.object({
   /** An extension put into its joint, by part id. */
   extension: partId.default(null),
   /** Cut and joined by so much more of its own cable, m. */
@@ -50,7 +50,7 @@ const gap = z.number().min(0).max(0.05).nullable();
 const seen = z.enum(['runs', 'still']).nullable();
 
 /** One hand’s cut-off: what was chosen, set and seen. */
-export const leverChoiceSchema = z.object({
+const leverChoiceSchema = z.object({
   /** Null takes what the lever and the kit allow. */
   by: z.enum(cutoffWays).nullable().default(null),
   /** A part in place of the kit’s own. */
@@ -66,7 +66,7 @@ export const leverChoiceSchema = z.object({
 export type LeverChoice = z.infer<typeof leverChoiceSchema>;
 
 /** A battery joined to others: what it is, how old, and what it rests at. */
-export const memberSchema = z.object({
+const memberSchema = z.object({
   name: z.string().trim().min(1).max(60),
   chemistry: z.enum(['nmc', 'lfp', 'lead']),
   volts: z.number().positive().max(100),
@@ -80,16 +80,16 @@ export const memberSchema = z.object({
 });
 export type Member = z.infer<typeof memberSchema>;
 
-export const joinsOfPacks = ['series', 'parallel'] as const;
-export const parallelBy = ['wires', 'makersJoint', 'diodes'] as const;
+const joinsOfPacks = ['series', 'parallel'] as const;
+const parallelBy = ['wires', 'makersJoint', 'diodes'] as const;
 
 export const phaseOrders = ['ABC', 'BCA', 'CAB', 'ACB', 'CBA', 'BAC'] as const;
 export type PhaseOrder = (typeof phaseOrders)[number];
-export const phaseOutcomes = ['forward', 'backward', 'growls', 'stops'] as const;
+const phaseOutcomes = ['forward', 'backward', 'growls', 'stops'] as const;
 export type PhaseOutcome = (typeof phaseOutcomes)[number];
 
 /** What is written down as it was set, by setting. */
-export const settingIds = [
+const settingIds = [
   'circumference',
   'wheelMagnets',
   'limit',

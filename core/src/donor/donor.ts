@@ -203,7 +203,7 @@ export const conditionItems = [
 ] as const;
 export type ConditionItem = (typeof conditionItems)[number];
 
-export const conditionEntry = z.object({
+const conditionEntry = z.object({
   grade: z.enum(conditionGrades),
   note: z.string().max(2000).default(''),
   /** What it costs and takes to put right, as the person reckons it; absent: the usual figure. */
@@ -213,7 +213,7 @@ export const conditionEntry = z.object({
 export type ConditionEntry = z.infer<typeof conditionEntry>;
 
 /** A frame nobody's list has: corners in the side view and tubes between them, m from the rear axle's foot. */
-export const freeFrameSchema = z.object({
+const freeFrameSchema = z.object({
   corners: z
     .array(
       z.object({
@@ -241,7 +241,7 @@ const corner = z.object({ xM: z.number().min(-3).max(4), yM: z.number().min(-3).
  * The frame's inside as a free polygon, from a photo, a paper template or a tape: m, any upright axes. The
  * first corner is the one at the bracket, the second the next up the seat tube; it is laid on the drawing by them.
  */
-export const insidePolygonSchema = z.object({
+const insidePolygonSchema = z.object({
   corners: z.array(corner).min(3).max(40),
   /** One standard error of a corner's place, m. */
   errorM: z.number().min(0).max(0.1),
@@ -268,7 +268,7 @@ export const obstructionKindWords: Record<(typeof obstructionKinds)[number], str
 };
 
 /** A thing that stands into the frame's inside from one of its tubes. */
-export const obstructionSchema = z.object({
+const obstructionSchema = z.object({
   kind: z.enum(obstructionKinds),
   tube: z.enum(mainTubes),
   /** From the tube's lower or rear inside corner to the thing's near end, along the tube, m. */
@@ -282,7 +282,7 @@ export const obstructionSchema = z.object({
 export type Obstruction = z.infer<typeof obstructionSchema>;
 
 /** A main tube's own line where it is neither straight nor an arc: points from the bracket on, m from the crank centre. */
-export const tubePathSchema = z.object({
+const tubePathSchema = z.object({
   points: z.array(corner).min(2).max(24),
 });
 
@@ -294,7 +294,7 @@ export const MOST_PRICE = 100_000;
 export const MOST_OBSTRUCTIONS = 40;
 
 /** What no tape tells: whether this vehicle is worth a kit to the people who would ride it. */
-export const worthSchema = z.object({
+const worthSchema = z.object({
   liking: z.enum(likings).default('untried'),
   riderFit: z.enum(riderFits).default('untried'),
   /** What the donor costs to come by; 0 where it is there already. */

@@ -66,21 +66,6 @@ export const vehicleKindWords: Record<VehicleKind, string> = Object.fromEntries(
   vehicleKinds.map((kind) => [kind, kindTraits[kind].words]),
 ) as Record<VehicleKind, string>;
 
-/** True for vehicles with two wheels side by side behind. */
-export function hasPairedRearWheels(kind: VehicleKind): boolean {
-  return kindTraits[kind].paired === 'rear';
-}
-
-/** True where the frame has an inside that a battery could go in. */
-export function hasMainTriangle(kind: VehicleKind): boolean {
-  return kindTraits[kind].triangle;
-}
-
-/** True where a box or deck belongs to the vehicle. */
-export function hasBox(kind: VehicleKind): boolean {
-  return kindTraits[kind].box;
-}
-
 /** Whether a wheel sits between two ends, dropouts or fork tips, there: pairs run on an axle or on stubs. */
 export function hasEnds(kind: VehicleKind, end: 'front' | 'rear'): boolean {
   return kindTraits[kind].paired !== end;
@@ -89,9 +74,4 @@ export function hasEnds(kind: VehicleKind, end: 'front' | 'rear'): boolean {
 /** True for any vehicle on three wheels. */
 export function isTrike(kind: VehicleKind): boolean {
   return kindTraits[kind].paired !== 'none';
-}
-
-/** Kinds that pass a test of their traits. */
-export function kindsWith(test: (traits: KindTraits) => boolean): readonly VehicleKind[] {
-  return vehicleKinds.filter((kind) => test(kindTraits[kind]));
 }

@@ -16,7 +16,6 @@ export const threadHands = ['left', 'right', 'none'] as const;
 export const underBrackets = ['nothing', 'cableGuide', 'openCables', 'bolt', 'standPlate'] as const;
 export const crankFits = ['squareTaper', 'splined', 'cottered', 'onePiece'] as const;
 export const axleHoldings = ['horizontalSlot', 'verticalSlot', 'throughAxle'] as const;
-export type AxleHolding = (typeof axleHoldings)[number];
 export const tipKinds = ['flat', 'recessed'] as const;
 export const hangers = ['builtIn', 'replaceable', 'claw', 'none'] as const;
 export const eyelets = ['none', 'one', 'two'] as const;

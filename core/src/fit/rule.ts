@@ -34,7 +34,6 @@ export const groupStages = {
   aboard: 'brief',
 } as const satisfies Record<string, StageId>;
 export type RuleGroup = keyof typeof groupStages;
-export const ruleGroups = Object.keys(groupStages) as RuleGroup[];
 
 /** What a rule is about: the donor alone, a kit on it, a pack on it, or the plan as a whole. */
 export type RuleSubject = 'donor' | 'kit' | 'pack' | 'plan';

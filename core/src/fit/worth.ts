@@ -13,7 +13,7 @@ export interface CanIt {
   why: Phrase;
 }
 
-export const worthAnswers = ['yes', 'even', 'no', 'unknown'] as const;
+const worthAnswers = ['yes', 'even', 'no', 'unknown'] as const;
 export type WorthAnswer = (typeof worthAnswers)[number];
 
 /** One thing weighed: what it says, and how much it weighs, from −4 against to +4 for. Null: not known. */

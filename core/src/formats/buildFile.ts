@@ -10,7 +10,7 @@ import { withoutControls } from '../reading/controls.ts';
 import { dottedPath, firstOfEach, parseJson, problemsOf, type ReadResult } from '../reading/problems.ts';
 
 /** Largest build file read, characters. */
-export const BUILD_FILE_LIMIT = 120_000_000;
+const BUILD_FILE_LIMIT = 120_000_000;
 
 /** A build as an open JSON file, keys in the order of the schema, two spaces, a newline at the end. */
 export function writeBuildFile(build: Build, photos: readonly FilePhoto[] = []): string {

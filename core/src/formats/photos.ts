@@ -5,7 +5,7 @@ export const MOST_PHOTOS = 120;
 const LONGEST_PICTURE = 2_000_000;
 
 /** A photo in a build file: which item it shows, and the picture as a data URL of a raster image only. */
-export const filePhotoSchema = z.object({
+const filePhotoSchema = z.object({
   item: z.string().min(1).max(200),
   on: z.iso.date(),
   dataUrl: z

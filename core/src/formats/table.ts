@@ -2,7 +2,7 @@ import type { ReadProblem } from '../reading/problems.ts';
 
 /** Bounds of a table of text that is read: past any spreadsheet of rides, readings or prices. */
 export const MOST_COLUMNS = 400;
-export const LONGEST_CELL = 8000;
+const LONGEST_CELL = 8000;
 
 /** A row that holds anything, with its number in the file: the first is 1. */
 export interface TableRow {

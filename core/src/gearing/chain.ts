@@ -12,7 +12,7 @@ const COG_PITCH: Record<number, number> = {
 const OUTER_GAP = 0.004;
 const OUTER_GAP_SPACED = 0.005;
 /** Half-inch pitch of a chain, m. Source: ISO 9633. */
-export const CHAIN_PITCH = 0.0127;
+const CHAIN_PITCH = 0.0127;
 
 /**
  * Lines of the cogs from the frame's centre plane, m, outermost (smallest) first: OLD/2 − gap − (i − 1)·pitch.

@@ -18,7 +18,7 @@ import {
 } from '../safety/axleLoads.ts';
 
 /** Radii at which a trike's corner speed is shown, m. Source: docs/models.md. */
-export const CORNER_RADII = [3, 5, 10] as const;
+const CORNER_RADII = [3, 5, 10] as const;
 
 /** A limit with what stands against it, kg. */
 export interface LimitLine {

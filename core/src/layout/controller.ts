@@ -6,7 +6,7 @@ import type { Room } from './room.ts';
 import { piece } from './shapes.ts';
 
 /** Air a controller wants round it, m. Source: workshop practice, for boxes that shed 20 to 40 W. */
-export const CONTROLLER_AIR = 0.008;
+const CONTROLLER_AIR = 0.008;
 
 /** What a gap of nothing is told from, m. */
 const BARELY = 1e-6;
@@ -25,7 +25,7 @@ const PLACES: readonly PackPlace[] = [
 ];
 
 /** A controller's case: its data, or one common for its current. */
-export function controllerShape(kit: Kit): LoadShape | null {
+function controllerShape(kit: Kit): LoadShape | null {
   if (kit.controller.place === 'in the motor') return null;
   const box =
     kit.controller.boxM ??

@@ -13,7 +13,7 @@ export function bendAllowance(angleRad: number, insideRadius: number, thickness:
 }
 
 /** How far the outer corner lies beyond where a bend begins: (R + t)·tan(angle/2). */
-export function outsideSetback(angleRad: number, insideRadius: number, thickness: number): number {
+function outsideSetback(angleRad: number, insideRadius: number, thickness: number): number {
   return (insideRadius + thickness) * Math.tan(angleRad / 2);
 }
 

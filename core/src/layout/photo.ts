@@ -15,7 +15,7 @@ export interface PhotoMarks {
 }
 
 /** How well a finger or mouse meets a corner, pixels. Source: project. */
-export const MARK_ERROR_PX = 2;
+const MARK_ERROR_PX = 2;
 
 /** The frame's inside as the photo gives it. */
 export interface PhotoResult {

@@ -248,7 +248,7 @@ function riderObstacles(donor: Donor, g: DonorGeometry, statureM: number): Obsta
 }
 
 /** The case of a mid-drive: round the bracket and forward below the down tube. */
-export function midMotorPieces(g: DonorGeometry, hangsBelowM: number): Piece[] {
+function midMotorPieces(g: DonorGeometry, hangsBelowM: number): Piece[] {
   const r = hangsBelowM * 0.6;
   const far = add(g.bracket, { x: r * 2.1, y: -hangsBelowM * 0.35 });
   return [piece([g.bracket], r), piece([far], hangsBelowM * 0.82)];

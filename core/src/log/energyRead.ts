@@ -3,7 +3,7 @@ import { CHARGE_EFFICIENCY } from '../constants.ts';
 import { nominalWh, type PackModel } from '../pack/battery.ts';
 
 /** One standard deviation of a ride’s energy by what told it, a share. Source: models, §15. */
-export const ENERGY_SD = { meter: 0.03, wall: 0.07, gauge: 0.15 } as const;
+const ENERGY_SD = { meter: 0.03, wall: 0.07, gauge: 0.15 } as const;
 /** A gauge must fall by so much before it tells anything: its first bar stands for kilometres. Source: the trade. */
 export const LEAST_GAUGE = 0.2;
 

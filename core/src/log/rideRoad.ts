@@ -11,7 +11,7 @@ const SAME_ROAD = 0.12;
 /** Grade of the one hill that stands for a rise nobody traced. Source: project. */
 const UNTRACED_GRADE = 0.04;
 /** Shorter rides tell nothing: the start outweighs the road, m. Source: project. */
-export const LEAST_RIDE_M = 1000;
+const LEAST_RIDE_M = 1000;
 const SLOWEST = 1.5;
 const FASTEST = 16;
 

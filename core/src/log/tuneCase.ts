@@ -18,7 +18,7 @@ const riddenSchema = z.object({
 const sd = z.number().nonnegative().max(1);
 
 /** A log to tune by: an explicit system, how far its unknowns are known, rides, and what is to be foretold (docs/models.md). */
-export const tuneCaseSchema = z
+const tuneCaseSchema = z
   .object({
     system: z.object({ motor, controller, pack, vehicle, rider }),
     prior: z.object({ cdaM2: sd, crr: sd, riderPowerW: sd, health: sd }),

@@ -40,7 +40,7 @@ export interface LogTuning {
 /** So many rides are judged together; what they leave open is where the next begin. */
 const TOGETHER = 12;
 /** The last so many rides are asked; older ones are another season’s. */
-export const MOST_TUNED = 120;
+const MOST_TUNED = 120;
 /** Legs, tyres and battery drift between one dozen rides and the next, one standard deviation in the logarithm. Source: project. */
 const DRIFT: Record<Unknown, number> = { cdaM2: 0.01, crr: 0.02, riderPowerW: 0.05, health: 0.01 };
 

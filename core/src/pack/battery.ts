@@ -33,7 +33,7 @@ export const OPEN_CIRCUIT: Record<Chemistry, readonly number[]> = {
 };
 
 /** Share of rated capacity left in the cold: [°C, factor] pairs. Source: typical cells; flat outside the ends. */
-export const COLD_CAPACITY: Record<Chemistry, readonly (readonly [number, number])[]> = {
+const COLD_CAPACITY: Record<Chemistry, readonly (readonly [number, number])[]> = {
   nmc: [
     [-20, 0.7],
     [-10, 0.8],

@@ -3,9 +3,9 @@ import { NOMINAL_CELL_VOLTS, nominalVolts } from './battery.ts';
 import type { Pack } from '../parts/pack.ts';
 
 /** Cells, or blocks, that are joined may rest so far apart, V each. Source: models, §10. */
-export const REST_APART = 0.1;
+const REST_APART = 0.1;
 /** Members this much apart in age are not alike, years. Source: project: a season's use. */
-export const AGE_APART = 0.5;
+const AGE_APART = 0.5;
 /** Capacities of members of a row this far apart, as a share, are not alike. Source: project. */
 const CAPACITY_APART = 0.05;
 

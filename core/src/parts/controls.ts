@@ -3,7 +3,7 @@ import { plugEndSchema } from './leads.ts';
 import { notNegative, partBase, positive } from './partBase.ts';
 
 /** What is exchangeable at the bar and the sensors: each on a tail of its own with a plug at its end. */
-export const controlRoles = [
+const controlRoles = [
   'display',
   'keypad',
   'throttle',
@@ -17,19 +17,6 @@ export const controlRoles = [
   'horn',
 ] as const;
 export type ControlRole = (typeof controlRoles)[number];
-export const controlRoleWords: Record<ControlRole, string> = {
-  display: 'display',
-  keypad: 'keypad',
-  throttle: 'throttle',
-  lever: 'brake lever',
-  cutoff: 'cut-off sensor',
-  cadence: 'cadence sensor',
-  speed: 'speed sensor',
-  shift: 'shift sensor',
-  frontLamp: 'front lamp',
-  rearLamp: 'rear lamp',
-  horn: 'horn',
-};
 
 /** How a cut-off cuts: the magnet leaves the sensor, comes to it, or a switch opens or closes. */
 export const cutoffActs = ['cutsWhenAway', 'cutsWhenNear', 'switchOpens', 'switchCloses'] as const;

@@ -152,7 +152,7 @@ const kitWiring = z.object({
 export type KitWiring = z.infer<typeof kitWiring>;
 
 /** Ways a kit can help, the usual one first; a step list for each. */
-export const helpLaws = ['level', 'proportional'] as const;
+const helpLaws = ['level', 'proportional'] as const;
 export type HelpLaw = (typeof helpLaws)[number];
 const kitAssist = z
   .object({

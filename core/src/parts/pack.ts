@@ -39,25 +39,17 @@ export const packPlaceWords: Record<PackPlace, string> = {
 /** Places where the pack is bolted, clamped or strapped to a tube of the frame. */
 export const tubePlaces: readonly PackPlace[] = ['downTube', 'seatTube', 'behindSeatTube', 'underDownTube', 'topTube'];
 
-export const packForms = ['wedge', 'slab', 'brick', 'bag', 'tubeCase', 'custom'] as const;
+const packForms = ['wedge', 'slab', 'brick', 'bag', 'tubeCase', 'custom'] as const;
 export type PackForm = (typeof packForms)[number];
-export const packFormWords: Record<PackForm, string> = {
-  wedge: 'wedge on a rail',
-  slab: 'slab on a rail',
-  brick: 'brick for a rack',
-  bag: 'bag of cells, strapped',
-  tubeCase: 'slim case along the tube',
-  custom: 'own outline',
-};
 /** Where a pack comes from: what it may be trusted with hangs on it. */
-export const packOrigins = ['new', 'used', 'homeMade'] as const;
+const packOrigins = ['new', 'used', 'homeMade'] as const;
 export const packOriginWords: Record<(typeof packOrigins)[number], string> = {
   new: 'new, from its seller',
   used: 'used',
   homeMade: 'home-made or rebuilt',
 };
 
-export const packEnds = ['low', 'high'] as const;
+const packEnds = ['low', 'high'] as const;
 
 export const packSchema = z.object({
   ...partBase,

@@ -40,7 +40,6 @@ export const consumableSchema = z.object({
   unit: z.enum(['piece', 'm', 'g', 'ml']),
   amount: positive.max(10_000),
 });
-export type Consumable = z.infer<typeof consumableSchema>;
 
 /** A tool; what a day's hire costs, where it can be hired. */
 export const toolSchema = z.object({ ...partBase, kind: z.literal('tool'), hire: notNegative.max(1000).optional() });

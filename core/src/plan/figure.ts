@@ -3,7 +3,7 @@ import type { SumLine } from '../quantity/sum.ts';
 
 export type { SumLine } from '../quantity/sum.ts';
 
-export const figureIds = ['range', 'topSpeed', 'startGrade', 'climb', 'mass', 'price'] as const;
+const figureIds = ['range', 'topSpeed', 'startGrade', 'climb', 'mass', 'price'] as const;
 export type FigureId = (typeof figureIds)[number];
 
 /** A figure of the tally with the sum behind it. */

@@ -127,7 +127,7 @@ function standingOf(id: StageId, findings: readonly Finding[]): StageStanding {
 const NAMES_A_KIT_FROM = 12;
 
 /** The two answers from a plan and, once judged, what else is on the shelf. */
-export function answersOf(build: Build, plan: ChosenPlan, candidates: Candidates | null): Answers {
+function answersOf(build: Build, plan: ChosenPlan, candidates: Candidates | null): Answers {
   const { kit } = plan.chosen;
   // A nearest kit is only named once there is something to be near to.
   const known = Object.values(build.donor.survey).filter((entry) => isProven(entry)).length >= NAMES_A_KIT_FROM;

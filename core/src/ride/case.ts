@@ -115,7 +115,7 @@ export const rideCaseSchema = z.object({
 export type RideCase = z.infer<typeof rideCaseSchema>;
 
 /** Grades the climb speed is given for. */
-export const CASE_CLIMB_GRADES = [0.05, 0.08, 0.12] as const;
+const CASE_CLIMB_GRADES = [0.05, 0.08, 0.12] as const;
 
 /** A case's figures, SI. */
 export interface RideCaseFigures {

@@ -3,9 +3,9 @@ import { SURFACE_ROLLING } from '../constants.ts';
 import type { RouteSegment } from './system.ts';
 
 /** Points of a track are brought to this spacing, m: three steps of the ride. */
-export const ROUTE_SPACING = 30;
+const ROUTE_SPACING = 30;
 /** Half width of the smoothing of elevations, m. */
-export const SMOOTHING_HALF_WIDTH = 60;
+const SMOOTHING_HALF_WIDTH = 60;
 
 /** A point along a road: distance from its start and elevation, m. */
 export interface ProfilePoint {
@@ -24,7 +24,7 @@ export function totalClimb(points: readonly ProfilePoint[]): number {
 }
 
 /** Elevation at a distance, straight between points, flat outside the ends. Points ascend. */
-export function elevationAt(
+function elevationAt(
   points: readonly ProfilePoint[],
   distanceM: number,
   from = 0,
@@ -78,10 +78,7 @@ export function smoothElevations(points: readonly ProfilePoint[], halfWidth = SM
 }
 
 /** A plain description as a profile: flat stretches shared out before, between and after the climbs. */
-export function describedProfile(
-  flatM: number,
-  climbs: readonly { heightM: number; lengthM: number }[],
-): ProfilePoint[] {
+function describedProfile(flatM: number, climbs: readonly { heightM: number; lengthM: number }[]): ProfilePoint[] {
   const points: ProfilePoint[] = [{ distanceM: 0, elevationM: 0 }];
   const flat = Math.max(flatM, 10) / (climbs.length + 1);
   let distanceM = 0;

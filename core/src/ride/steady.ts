@@ -19,7 +19,7 @@ export interface FullDrive {
 }
 
 /** Cogs a rider would use: the fixed one, or all. */
-export function usableCogs(system: RideSystem): readonly number[] {
+function usableCogs(system: RideSystem): readonly number[] {
   const { fixedCog, cogs } = system.vehicle;
   return fixedCog === null ? cogs : [fixedCog];
 }
@@ -40,7 +40,7 @@ export function cadenceFade(cadenceRpm: number, maxCadenceRpm: number): number {
 }
 
 /** Share of assist left at `v` below a set limit: straight to 0 over its last 1 km/h. */
-export function assistShare(v: number, limitMs: number | undefined): number {
+function assistShare(v: number, limitMs: number | undefined): number {
   if (limitMs === undefined) return 1;
   return Math.min(1, Math.max(0, (limitMs - v) / ASSIST_FADE_WIDTH));
 }

@@ -32,7 +32,7 @@ function withJoined(shelf: Shelf, packId: string | null, { packs }: Build['wirin
 }
 
 /** A kit as it came: what was measured on the bench in place of its data. */
-export function asArrived(kit: Kit, a: Arrival): Kit {
+function asArrived(kit: Kit, a: Arrival): Kit {
   const { hub, mid, controls } = kit;
   return {
     ...kit,

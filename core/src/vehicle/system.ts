@@ -50,7 +50,7 @@ export function dragArea(build: Build): number {
  * Rolling resistance of all that moves: each wheel's tyre by the load on it. Front and rear of the vehicle count as the
  * rear tyre; a trailer's tyres roll under what stands on its own axle, a pack that was put there with it. As tests tuned it.
  */
-export function rollingOf(build: Build, vehicle: Vehicle): number {
+function rollingOf(build: Build, vehicle: Vehicle): number {
   const { trailer } = build.brief;
   const tuned = (build.tuned.rolling?.times ?? 1) * toldBy(build, 'crr');
   const own = tyreRolling(vehicle.tyres.rear) * tuned;

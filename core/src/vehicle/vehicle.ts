@@ -93,7 +93,7 @@ export function plannedWiring({ wiring }: Build): Taking[] {
 }
 
 /** Mass of parts taken, kg, by the shelf; a part that it does not know counts nothing. */
-export function takenMass(shelf: Shelf, taken: readonly Taking[]): number {
+function takenMass(shelf: Shelf, taken: readonly Taking[]): number {
   return taken.reduce((sum, t) => sum + (partById(shelf, t.part)?.massKg ?? 0) * t.count, 0);
 }
 

@@ -5,7 +5,7 @@ import { partById } from '../parts/part.ts';
 import type { Control } from '../parts/controls.ts';
 
 /** What can sit along a bar. */
-export const barItemIds = [
+const barItemIds = [
   'twistThrottle',
   'grip',
   'throttle',

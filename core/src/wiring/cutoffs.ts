@@ -4,10 +4,10 @@ import type { CutoffActs } from '../parts/controls.ts';
 /** How near a magnet must come before its sensor sees it, where nobody measured, m. Source: models, §10. */
 export const USUAL_REACH = 0.003;
 /** Gaps this near the reach are not trusted: heat, dirt and a worn pivot move them, m. Source: project. */
-export const GAP_MARGIN = 0.0005;
+const GAP_MARGIN = 0.0005;
 
 /** What a cut-off comes to. Source: models, §10. */
-export const cutoffOutcomes = ['runsAndCuts', 'neverRuns', 'doesNotCut', 'noCutOff'] as const;
+const cutoffOutcomes = ['runsAndCuts', 'neverRuns', 'doesNotCut', 'noCutOff'] as const;
 export type CutoffOutcome = (typeof cutoffOutcomes)[number];
 export const cutoffOutcomeWords: Record<CutoffOutcome, string> = {
   runsAndCuts: 'runs and cuts',
@@ -47,7 +47,7 @@ export interface CutoffSheet {
 const magnetic = (acts: CutoffActs): boolean => acts === 'cutsWhenAway' || acts === 'cutsWhenNear';
 
 /** Whether a cut-off cuts at a gap; a switch goes by the lever alone: pulled it cuts. */
-export function cutsAt(acts: CutoffActs, gapM: number, reachM: number): boolean {
+function cutsAt(acts: CutoffActs, gapM: number, reachM: number): boolean {
   const sees = gapM < reachM;
   return acts === 'cutsWhenAway' ? !sees : sees;
 }

@@ -14,10 +14,10 @@ import { PIVOT_TAKES, wayFacts } from './wayFacts.ts';
 import type { Anchor, WayEdge } from './ways.ts';
 
 /** Lead lost to each plug and each drip loop, m. Source: models, §10. */
-export const PLUG_TAKES = 0.05;
-export const LOOP_TAKES = 0.06;
+const PLUG_TAKES = 0.05;
+const LOOP_TAKES = 0.06;
 /** More than this over is surplus that wants a place, m. Source: models, §10. */
-export const SURPLUS_FROM = 0.15;
+const SURPLUS_FROM = 0.15;
 /** Slack at full lock and over a fold where nobody measured it, m. Source: project, common ones. */
 const COMMON_LOCK = 0.075;
 const COMMON_FOLD = 0.15;
@@ -42,7 +42,7 @@ export interface LeadSum {
   slideOff: number;
 }
 
-export const leadVerdicts = ['short', 'measure', 'surplus', 'right', 'unknown'] as const;
+const leadVerdicts = ['short', 'measure', 'surplus', 'right', 'unknown'] as const;
 export type LeadVerdict = (typeof leadVerdicts)[number];
 export const leadVerdictWords: Record<LeadVerdict, string> = {
   short: 'too short',

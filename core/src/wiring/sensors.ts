@@ -7,9 +7,9 @@ import { chosenControls } from './asWired.ts';
 
 /** Pulses a controller waits for where nobody says, and the cadence a rider starts at, rpm. Source: models, §10. */
 export const USUAL_PULSES = 2;
-export const START_CADENCE_RPM = 40;
+const START_CADENCE_RPM = 40;
 /** Gap of a speed sensor to its magnet, m. Source: the trade. */
-export const SPEED_GAP = 0.002;
+const SPEED_GAP = 0.002;
 
 /** Worst wait from the first push until the motor helps, s: p·60/(n·c). Source: models, §10. */
 export function startDelay(magnets: number, pulses: number, cadenceRpm = START_CADENCE_RPM): number {

@@ -20,7 +20,7 @@ import { COMMON_CAPACITANCE, powerOf, sparkOf, type PowerSum, type Spark } from 
 import { cadenceSheet, speedSheet, type CadenceSheet, type SpeedSheet } from './sensors.ts';
 
 /** Ties and clips along a lead outside, m apart. Source: the work, §6. */
-export const TIE_EVERY = 0.15;
+const TIE_EVERY = 0.15;
 
 /** What lamps and horn take from the main pack. */
 export interface Lamps {

@@ -35,7 +35,7 @@ export const surveyGroupWords: Record<SurveyGroup, string> = {
 };
 
 /** Small drawings of how to take a measurement; the interface draws each. */
-export const surveyFigures = [
+const surveyFigures = [
   'magnet',
   'lean',
   'shell',
@@ -80,10 +80,10 @@ export const surveyFigures = [
 export type SurveyFigure = (typeof surveyFigures)[number];
 
 /** Pairs that are taken for one another, and the test that tells them apart. */
-export const lookAlikeIds = ['cluster', 'bracket', 'rotor', 'metal', 'dropout', 'valve', 'lever'] as const;
+const lookAlikeIds = ['cluster', 'bracket', 'rotor', 'metal', 'dropout', 'valve', 'lever'] as const;
 export type LookAlikeId = (typeof lookAlikeIds)[number];
 
-export const surveyTools = ['tape', 'caliper', 'scale', 'eye', 'angle finder'] as const;
+const surveyTools = ['tape', 'caliper', 'scale', 'eye', 'angle finder'] as const;
 export type SurveyTool = (typeof surveyTools)[number];
 
 interface ItemBase {

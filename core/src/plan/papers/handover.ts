@@ -14,7 +14,7 @@ import type { ChosenPlan } from '../planBuild.ts';
 import { vehicleSvg } from './vehicleSvg.ts';
 
 /** When a task is done, in the owner’s words. */
-export function intervalWords(task: UpkeepTask, facts: ReturnType<typeof upkeepFacts>): Phrase {
+function intervalWords(task: UpkeepTask, facts: ReturnType<typeof upkeepFacts>): Phrase {
   const parts: (string | ReturnType<typeof amount>)[] = [];
   const everyKm = task.everyKm?.(facts);
   if (task.firstKm !== undefined) parts.push('first after ', amount(task.firstKm * 1000, 'way', 0), ', then ');

@@ -6,7 +6,7 @@ import { faultFactNames } from './faultFacts.ts';
 import { risks, symptomIds, type SymptomId } from './symptoms.ts';
 
 /** What of the vehicle a fault sits in. */
-export const faultAreas = [
+const faultAreas = [
   'motor',
   'sensors',
   'levers',
@@ -20,7 +20,6 @@ export const faultAreas = [
   'brakes',
   'drivetrain',
 ] as const;
-export type FaultArea = (typeof faultAreas)[number];
 
 const words = z.string().min(1).max(400);
 const when = conditionSchema(faultFactNames).optional();
