@@ -8,7 +8,7 @@ export function LogState() {
   const rides = build.log.entries.reduce((sum, e) => sum + Number(e.kind === 'ride'), 0);
   return (
     <span className="link-state link-later num">
-      {build.log.entries.length === 0 ? 'not begun' : due > 0 ? `${due} due` : `${rides} rides`}
+      {build.log.entries.length === 0 ? 'none yet' : due > 0 ? `${due} due` : `${rides} rides`}
     </span>
   );
 }
