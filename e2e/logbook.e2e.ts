@@ -291,11 +291,11 @@ describe('a log begun', () => {
         return (document.getElementById(of) as HTMLInputElement | null)?.value;
       }, label);
     await fill(app.page, 'At the door', 'changed chain to 114 links');
-    await waitForText(app.page, '.door', /the chain new from here on/);
+    await waitForText(app.page, '.door', /new: the chain/);
     await press(app.page, 'All its fields…');
     expect(await value('What')).to.equal('chain');
     expect(await value('Now')).to.equal('114 links');
-    expect(await value('New by it, and wears from here on')).to.equal('chain');
+    expect(await value('What is new')).to.equal('chain');
     await press(app.page, 'Leave');
     await app.page.waitForFunction(
       () => document.querySelector<HTMLInputElement>('.door-field input')?.value === 'changed chain to 114 links',

@@ -137,7 +137,7 @@ export function readLine(line: string, id: string, at: string): LineRead {
       return kept({ kind: 'change', id, at, of, what, to, touches, renews }, [
         'what',
         ...(to ? ['to'] : []),
-        ...(renews ? [`${renewedThings[renews]} new from here on`] : []),
+        ...(renews ? [`new: ${renewedThings[renews]}`] : []),
       ]);
     },
     measured: () => {

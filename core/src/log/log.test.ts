@@ -249,7 +249,7 @@ describe('what is new by a change', () => {
       expect(renewedBy(words)).to.equal(thing);
       const read = readLine(`changed ${words}`, 'a', '2026-05-01T08:00');
       expect(read.ok && read.entry.kind === 'change' && read.entry.renews).to.equal(thing);
-      expect(read.ok && read.of.some((told) => told.endsWith('new from here on'))).to.equal(thing !== null);
+      expect(read.ok && read.of.some((told) => told.startsWith('new: '))).to.equal(thing !== null);
     });
 
   it('a setting renews nothing, whatever it is called', () => {

@@ -43,7 +43,7 @@ describe('a reader of inches and miles', () => {
     .filter((name) => METRIC.test(name))
     .toSorted((a, b) => b.length - a.length);
   for (const demo of ['mixte', 'trike', 'box', 'lockkeeper', 'gravel'] as const)
-    it(`is told nothing of the ${demo} in millimetres, kilometres or kilograms, but what a person or a seller wrote`, () => {
+    it(`sees no millimetres, kilometres or kilograms on the ${demo}, except in names and notes`, () => {
       const build = demoBuild(demo);
       const context = planContext(build, starterShelf);
       const plan = planBuild(build, starterShelf);

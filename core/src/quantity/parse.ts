@@ -63,6 +63,9 @@ function quantityIn(text: string, dimension: Dimension, system: UnitSystem): Par
     if (slope) return { ok: true, value: sign / Number((slope[1] as string).replace(',', '.')), unit: '1 in' };
   }
 
+  // “3 a km”, “3 per km” and “3/km” are one: what counts is the way.
+  if (dimension === 'perWay') rest = rest.replace(/(?:\/|\bper\b|\ba\b)\s*(km|mi|mile)$/, ' $1');
+
   const family = unitFamily[dimension];
   const units = typedUnits[family ?? 'plain'] ?? {};
   const home = displayUnits[dimension][system];

@@ -60,7 +60,18 @@ describe('typed quantities', () => {
   }
 
   it('reads back what it shows, in both systems', () => {
-    const shown: Dimension[] = ['size', 'way', 'height', 'mass', 'speed', 'temperature', 'grade', 'torque', 'stature'];
+    const shown: Dimension[] = [
+      'size',
+      'way',
+      'height',
+      'mass',
+      'speed',
+      'temperature',
+      'grade',
+      'torque',
+      'stature',
+      'perWay',
+    ];
     fc.assert(
       fc.property(
         fc.constantFrom(...shown),
@@ -75,6 +86,13 @@ describe('typed quantities', () => {
         },
       ),
     );
+  });
+
+  it('takes so many a way however that is written', () => {
+    for (const text of ['3 a km', '3/km', '3 per km', '3 km', '3', '4.828032 a mile', '4.828032 per mi'])
+      expect(read(text, 'perWay', 'metric'), text).to.be.closeTo(0.003, 1e-9);
+    expect(read('4.828032', 'perWay', 'imperial')).to.be.closeTo(0.003, 1e-9);
+    expect(parseQuantity('3 kg', 'perWay', 'metric').ok).to.equal(false);
   });
 
   it('says one phrase in either system', () => {

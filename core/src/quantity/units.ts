@@ -15,7 +15,7 @@ export const dimensions = [
   'power',
   'energy',
   'energyPerWay', // Wh/m inside
-  'perWay', // so many on a way, 1/m inside: a km | a mile
+  'perWay', // so many on a way, 1/m inside: /km | /mi
   'charge',
   'voltage',
   'current',
@@ -79,8 +79,8 @@ export const displayUnits: Record<Dimension, Record<UnitSystem, Unit>> = {
     imperial: { sign: 'Wh/mi', si: 1 / mile, digits: 1 },
   },
   perWay: {
-    metric: { sign: 'a km', si: 1 / 1000, digits: 3 },
-    imperial: { sign: 'a mile', si: 1 / mile, digits: 3 },
+    metric: { sign: '/km', si: 1 / 1000, digits: 3 },
+    imperial: { sign: '/mi', si: 1 / mile, digits: 3 },
   },
   charge: same('Ah', 1, 1),
   voltage: same('V', 1, 1),
@@ -161,6 +161,7 @@ export const typedUnits: Record<string, Record<string, number>> = {
   time: { s: 1, min: 60, h: 3600 },
   cadence: { rpm: 1 },
   share: { '%': 0.01 },
+  perWay: { km: 1 / 1000, mi: 1 / mile, mile: 1 / mile },
   plain: {},
 };
 
@@ -185,4 +186,5 @@ export const unitFamily: Partial<Record<Dimension, keyof typeof typedUnits>> = {
   time: 'time',
   cadence: 'cadence',
   share: 'share',
+  perWay: 'perWay',
 };

@@ -4,6 +4,7 @@ import { useMemo } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { usePlan } from './PlanProvider.tsx';
 import { useStages } from './stages.ts';
+import { useTexts } from '../ui/Show.tsx';
 import { useBuild, useSend } from '../store/store.ts';
 import { uiActions } from '../store/uiSlice.ts';
 
@@ -22,7 +23,7 @@ export function Finder() {
   const build = useBuild();
   const plan = usePlan();
   const { list } = useStages();
-  const actions = useMemo<SpotlightActionData[]>(() => {
+  const found = useMemo<SpotlightActionData[]>(() => {
     const go = (path: string) => () => void navigate(`/build/${buildId}/${path}`);
     return [
       ...list.map((s) => ({
@@ -55,6 +56,7 @@ export function Finder() {
       })),
     ];
   }, [navigate, buildId, send, build, plan, list]);
+  const actions = useTexts(found);
   return (
     <Spotlight
       actions={actions}

@@ -8,6 +8,7 @@ export function NumberField({
   onValue,
   least = 0,
   most,
+  digits = 3,
   description,
 }: {
   label: string;
@@ -16,15 +17,19 @@ export function NumberField({
   /** Bounds of what the build may keep: nothing outside them is taken. */
   least?: number;
   most: number;
+  /** Decimals shown of what was not typed here. */
+  digits?: number;
   description?: string;
 }) {
-  const shown = value === null ? '' : String(Math.round(value * 1000) / 1000);
+  const rounded = (n: number): string => String(Math.round(n * 10 ** digits) / 10 ** digits);
+  const shown = value === null ? '' : rounded(value);
   const [typed, setTyped] = useState(shown);
   const [last, setLast] = useState(shown);
   if (shown !== last) {
     // Changed elsewhere: by undo, or in another window.
     setLast(shown);
-    if (read(typed) !== value) setTyped(shown);
+    const here = read(typed);
+    if ((here === null ? '' : rounded(here)) !== shown) setTyped(shown);
   }
   const [fault, setFault] = useState('');
   useEffect(() => setFault(''), [value]);

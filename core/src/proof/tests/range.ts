@@ -18,7 +18,7 @@ export const rangeTests: readonly ProofSpec[] = [
         ? [
             {
               id: 'use',
-              what: 'Energy for the way',
+              what: 'Energy used',
               dimension: 'energyPerWay',
               digits: 1,
               band: told.whPerM,

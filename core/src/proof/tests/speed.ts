@@ -56,7 +56,7 @@ export const speedTests: readonly ProofSpec[] = [
     gate: 'speed',
     place: 'bar',
     title: 'Speed shown beside another measure',
-    how: 'A way of 1 km that was measured, against the clock, or beside another meter: shown ÷ true.',
+    how: 'Time it over a measured 1 km, or ride beside another meter: shown ÷ true.',
     why: 'The limit is only as true as this.',
     minutes: 5,
     when: (f) => f.display,

@@ -185,9 +185,9 @@ export function EntryForm({ entry, begins, kind, build, shelf, onKeep, onLeave }
         {pick('part', 'Which part', parts, 'none on the shelf')}
         {pick(
           'renews',
-          'New by it, and wears from here on',
+          'What is new',
           Object.entries(renewedThings).map(([value, label]) => ({ value, label })),
-          'nothing whose life is counted',
+          'nothing that wears out',
         )}
         <fieldset className="touches">
           <legend>Rides before it no longer tell of</legend>

@@ -38,7 +38,7 @@ export function entryWords(entry: LogEntry): Phrase {
     case 'change':
       return [
         `${entry.what}${entry.to === '' ? '' : `: ${entry.from === '' ? '' : `${entry.from} → `}${entry.to}`}`,
-        ...(entry.renews ? [`; ${renewedThings[entry.renews]} new from here on`] : []),
+        ...(entry.renews ? [`; new: ${renewedThings[entry.renews]}`] : []),
       ];
     case 'measurement': {
       const { words, dimension } = measuredThings[entry.what];

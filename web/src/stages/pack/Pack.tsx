@@ -197,7 +197,7 @@ function PackCard({
           {candidate.life ? (
             <>
               <div>
-                <dt>wear costs</dt>
+                <dt>wear</dt>
                 <dd className="num">
                   <Show value={amount(candidate.life.pricePerKm / 1000, 'perWay')} />
                 </dd>

@@ -28,12 +28,14 @@ export function Costs() {
   const put = (value: Partial<Bill>, field: string): void => {
     send(buildActions.billEdited({ field: `bill.${field}`, value }));
   };
-  const use1 = (key: keyof Bill['use'], label: string, most: number, times = 1, least = 0) => (
+  // Bounds are the build's own, in its units; shown they are in the reader's.
+  const use1 = (key: keyof Bill['use'], label: string, most: number, times = 1, least = 0, digits = 3) => (
     <NumberField
       label={label}
       value={use[key] * times}
       least={least}
-      most={most}
+      most={Math.floor(most * times)}
+      digits={digits}
       onValue={(n) => put({ use: { ...use, [key]: n / times } }, `use.${key}`)}
     />
   );
@@ -106,11 +108,11 @@ export function Costs() {
           <h3>How it will be used</h3>
           <p className="quiet">Usual figures, until you put yours.</p>
           <div className="fields fields-three">
-            {use1('kmAYear', way.many, 100_000, 1 / way.km)}
+            {use1('kmAYear', way.many, 100_000, 1 / way.km, 0, 0)}
             {use1('years', 'Years', 50, 1, 0.5)}
-            {use1('resale', 'Sold at the end for, % of all', 100, 100)}
+            {use1('resale', 'Sold at the end for, % of all', 1, 100)}
             {use1('kWh', `A kilowatt-hour, ${currency}`, 100)}
-            {use1('service', `Looking after it, ${currency} for 1000 ${way.sign}`, 100_000, way.km)}
+            {use1('service', `Looking after it, ${currency} for 1000 ${way.sign}`, 100_000, way.km, 0, 2)}
           </div>
         </div>
         <div className="card">
@@ -170,7 +172,7 @@ export function Costs() {
         </div>
       </div>
       <p className="quiet">
-        Source: what is paid less what it is sold for, over the way it is ridden; energy by the plan’s ride; the
+        Source: what is paid less what it is sold for, over the distance it is ridden; energy by the plan’s ride; the
         battery’s price over its cycles; service as put. What the riding is worth to you is not in it.
       </p>
     </section>
