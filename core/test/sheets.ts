@@ -1,7 +1,6 @@
 import { readFileSync } from 'node:fs';
 import type { Build } from '../src/build/build.ts';
 import { readBuildFile } from '../src/formats/buildFile.ts';
-import { starterShelf } from '../src/parts/shelf/starterShelf.ts';
 import { measureNext } from '../src/fit/measureNext.ts';
 import { verdictEdges } from '../src/fit/verdictEdges.ts';
 import { planContext } from '../src/plan/context.ts';
@@ -11,47 +10,11 @@ import { rideJob, rideSheet } from '../src/plan/rideSheet.ts';
 import { sizeBackwards } from '../src/plan/sizing.ts';
 import { summaryOf } from '../src/plan/summary.ts';
 import { whatWouldChange } from '../src/plan/whatChanges.ts';
-import { phraseText, type Phrase } from '../src/quantity/format.ts';
+import { emptyGolden, layOut, type Golden } from './golden.ts';
+import { steadyShelf } from './prices.ts';
 
-/** Rows of numbers longer than this are told by their count, ends and sum. */
-const LONG_ROW = 12;
-
-const five = (n: number): string => (Number.isFinite(n) ? String(Number(n.toPrecision(5))) : String(n));
-const isPhrase = (value: unknown): value is Phrase =>
-  Array.isArray(value) &&
-  value.length > 0 &&
-  value.some((v) => typeof v === 'string') &&
-  value.every((v) => typeof v === 'string' || (typeof v === 'object' && v !== null && 'si' in v));
-
-/** Any plain data as text, a fact a line; sentences as they are read, figures to five places. */
-function lay(value: unknown, path: string, lines: string[]): void {
-  if (typeof value === 'number') lines.push(`${path}: ${five(value)}`);
-  else if (typeof value !== 'object' || value === null) lines.push(`${path}: ${String(value)}`);
-  else if (isPhrase(value)) lines.push(`${path}: ${phraseText(value, 'metric')}`);
-  else if (Array.isArray(value) && value.length > 0 && value.every((v) => typeof v === 'number')) {
-    const row = value as number[];
-    lines.push(
-      row.length <= LONG_ROW
-        ? `${path}: ${row.map(five).join(' ')}`
-        : `${path}: ${row.length} from ${five(row[0] as number)} to ${five(row.at(-1) as number)}, together ${five(row.reduce((a, b) => a + b, 0))}`,
-    );
-  } else {
-    const entries = Object.entries(value);
-    if (entries.length === 0) lines.push(`${path}: empty`);
-    for (const [key, v] of entries) {
-      if (!Array.isArray(value)) {
-        lay(v, `${path}.${key}`, lines);
-        continue;
-      }
-      // One of a row, a line.
-      const facts: string[] = [];
-      lay(v, '', facts);
-      lines.push(`${path}.${key} ${facts.map((fact) => fact.replace(/^\./, '')).join('; ')}`);
-    }
-  }
-}
-
-function demo(name: string): Build {
+/** A build of the demo, as its file has it. */
+export function demo(name: string): Build {
   const read = readBuildFile(
     readFileSync(new URL(`../../web/public/demo/builds/demo-${name}.json`, import.meta.url), 'utf8'),
   );
@@ -92,31 +55,31 @@ export const sheetBuilds: Record<string, () => Build> = {
 };
 
 /** Every sheet of a build: what the stages show beside figures and findings. */
-export function sheetsText(build: Build): string {
-  const context = planContext(build, starterShelf);
+export function sheetsGolden(build: Build): Golden {
+  const context = planContext(build, steadyShelf);
   const plan = planChosen(context);
   const whole = wholePlan(build, plan, null);
   const { drive, pack, drawing, money } = plan;
   const { layout } = pack;
-  const lines: string[] = [];
+  const golden = emptyGolden();
   const { tubes, ...drawn } = summaryOf(plan).drawing.geometry;
-  lay({ ...summaryOf(plan), drawing: { ...drawn, tubes: tubes.length, first: tubes[0] } }, 'summary', lines);
-  lay(plan.stages, 'stages', lines);
-  lay(
+  layOut({ ...summaryOf(plan), drawing: { ...drawn, tubes: tubes.length, first: tubes[0] } }, 'summary', golden);
+  layOut(plan.stages, 'stages', golden);
+  layOut(
     { judged: whole.judged, kits: whole.kits, packs: whole.packs, can: whole.can, worth: whole.worth },
     'unjudged',
-    lines,
+    golden,
   );
-  lay({ motor: drive.motor, holdingBack: drive.holdingBack.map((f) => f.rule) }, 'drive', lines);
-  lay({ ring: drawing.ringRadiusM, cog: drawing.cogRadiusM, pack: drawing.pack }, 'drawing', lines);
-  lay(
+  layOut({ motor: drive.motor, holdingBack: drive.holdingBack.map((f) => f.rule) }, 'drive', golden);
+  layOut({ ring: drawing.ringRadiusM, cog: drawing.cogRadiusM, pack: drawing.pack }, 'drawing', golden);
+  layOut(
     pack.holdingBack.map((f) => f.rule),
     'pack.holdingBack',
-    lines,
+    golden,
   );
-  lay(layout.pack?.clearances ?? null, 'clearances', lines);
-  lay(layout.controller, 'controller', lines);
-  lay(
+  layOut(layout.pack?.clearances ?? null, 'clearances', golden);
+  layOut(layout.controller, 'controller', golden);
+  layOut(
     plan.wiring.all === null
       ? null
       : {
@@ -133,46 +96,40 @@ export function sheetsText(build: Build): string {
           })),
         },
     'wiring',
-    lines,
+    golden,
   );
-  lay(layout.wheels ?? null, 'wheels', lines);
-  lay(
+  layOut(layout.wheels ?? null, 'wheels', golden);
+  layOut(
     layout.fromAbove.map((shape) =>
       JSON.stringify(shape, (_, v: unknown) => (typeof v === 'number' ? Number(v.toPrecision(5)) : v)),
     ),
     'above',
-    lines,
+    golden,
   );
-  lay(money, 'money', lines);
-  lay(gearSheet(context), 'gears', lines);
-  lay(sizeBackwards(context), 'sizing', lines);
+  layOut(money, 'money', golden);
+  layOut(gearSheet(context), 'gears', golden);
+  layOut(sizeBackwards(context), 'sizing', golden);
   for (const figure of ['range', 'topSpeed', 'startGrade', 'climb', 'price'] as const)
-    lay(whatWouldChange(context, figure), `change.${figure}`, lines);
-  lay(rideJob(context)?.wantedM ?? null, 'job.wantedM', lines);
+    layOut(whatWouldChange(context, figure), `change.${figure}`, golden);
+  layOut(rideJob(context)?.wantedM ?? null, 'job.wantedM', golden);
   const sheet = rideSheet(context);
   if (sheet) {
     const shown: Partial<typeof sheet> = { ...sheet };
     Reflect.deleteProperty(shown, 'job');
-    lay(shown, 'ride', lines);
-  } else lines.push('ride: none');
-  return lines.join('\n') + '\n';
+    layOut(shown, 'ride', golden);
+  } else golden.numbers.push('ride: none');
+  return golden;
 }
 
 /** What would change each open finding of a build, what to measure next, and which rules look at what. */
-export function edgesText(build: Build): string {
-  const context = planContext(build, starterShelf);
+export function edgesGolden(build: Build): Golden {
+  const context = planContext(build, steadyShelf);
   const plan = planChosen(context);
-  const lines: string[] = [];
+  const golden = emptyGolden();
   for (const finding of plan.findings.filter((f) => f.verdict !== 'fits')) {
     const { edges, otherKits } = verdictEdges(context, finding);
-    lines.push(
-      `${finding.rule} ${finding.subject ?? ''} ${finding.verdict}; other kits ${otherKits.join(', ') || 'none'}`,
-    );
-    for (const edge of edges) lines.push(`  ${edge.verdict} ${edge.item}: ${phraseText(edge.text, 'metric')}`);
+    layOut({ ...finding, why: [], evidence: [], remedies: [], edges, otherKits }, finding.rule, golden);
   }
-  for (const next of measureNext(context))
-    lines.push(
-      `next ${next.item}: ${next.kits} kits, ${next.verdicts} verdicts${next.couldStop ? ', could stop' : ''}${next.couldFit ? ', could fit' : ''}`,
-    );
-  return lines.join('\n') + '\n';
+  layOut(measureNext(context), 'next', golden);
+  return golden;
 }

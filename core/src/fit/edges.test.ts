@@ -1,7 +1,6 @@
 import { expect } from 'chai';
-import { readFileSync } from 'node:fs';
-import { readBuildFile } from '../formats/buildFile.ts';
-import { edgesText } from '../../test/sheets.ts';
+import { holdGolden } from '../../test/golden.ts';
+import { demo, edgesGolden } from '../../test/sheets.ts';
 import { contextOf, measure, world } from '../../test/world.ts';
 import type { Amount } from '../quantity/format.ts';
 import { surveyItem } from '../donor/survey.ts';
@@ -28,16 +27,11 @@ const wrongs: { what: string; id: SurveyItemId; si: number }[] = [
   { what: 'a short bar', id: 'barRight', si: 0.12 },
 ];
 
-const demos = new URL('../../../web/public/demo/builds/', import.meta.url);
-
 /** As they were when last looked at; `node --import tsx scripts/write-golden.ts` after a change on purpose. */
 describe('what would change, and what to measure next, of the demo builds', () => {
   for (const name of ['mixte', 'box', 'trike'])
     it(`${name}: as its golden file has it`, () => {
-      const read = readBuildFile(readFileSync(new URL(`demo-${name}.json`, demos), 'utf8'));
-      if (!read.ok) throw new Error(name);
-      const then = readFileSync(new URL(`../../test/golden/edges/${name}.txt`, import.meta.url), 'utf8');
-      expect(edgesText(read.value).split('\n')).to.deep.equal(then.split('\n'));
+      holdGolden(`edges/${name}`, edgesGolden(demo(name)));
     });
 });
 

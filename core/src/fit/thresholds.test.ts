@@ -2,7 +2,7 @@ import { expect } from 'chai';
 import type { SurveyItemId } from '../donor/donor.ts';
 import { tyreRadius } from '../quantity/tyre.ts';
 import type { Verdict } from '../verdict.ts';
-import { Said, saidBy } from '../../test/said.ts';
+import { Said } from '../../test/said.ts';
 import { derailleur9, disc, hubGear } from '../../test/city.ts';
 import {
   contextOf,
@@ -1825,30 +1825,39 @@ const groups = {
   'parts chosen, arrived, old': chosenParts,
 };
 
-const said = new Said('thresholds');
+/** What a rule finds a step below its threshold, or above it. */
+function besides(edge: Edge, side: 'below' | 'above'): { at: number; found: ReturnType<typeof judged> } {
+  const at = typeof edge.at === 'number' ? edge.at : edge.at(world(edge));
+  const step = edge.step ?? 1e-5;
+  const made = world(edge);
+  edge.put(made, at + (side === 'below' ? -step : step));
+  return { at, found: judged(edge.rule, made) };
+}
 
 describe('every threshold, just below and just above', () => {
-  after(() => said.done());
   for (const [group, edges] of Object.entries(groups)) {
     describe(group, () => {
       for (const edge of edges) {
         it(`${edge.rule}: ${edge.what}`, () => {
-          const at = typeof edge.at === 'number' ? edge.at : edge.at(world(edge));
-          const step = edge.step ?? 1e-5;
           for (const side of ['below', 'above'] as const) {
-            const made = world(edge);
-            edge.put(made, at + (side === 'below' ? -step : step));
-            const found = judged(edge.rule, made);
+            const { at, found } = besides(edge, side);
             const want = edge[side];
             const [verdict, words] = Array.isArray(want) ? want : [want, null];
             expect(found?.verdict ?? 'none', `${side} ${at}: ${found?.title ?? ''}`).to.equal(verdict);
             if (words) expect(found?.title, side).to.match(words);
-            said.check(`${edge.rule}: ${edge.what}, ${side}`, saidBy(found));
           }
         });
       }
     });
   }
+
+  it('says at each what it said when it was last looked at', () => {
+    const said = new Said('said/thresholds');
+    for (const edge of Object.values(groups).flat())
+      for (const side of ['below', 'above'] as const)
+        said.say(`${edge.rule}: ${edge.what}, ${side}`, besides(edge, side).found);
+    said.done();
+  });
 
   it('holds every rule that compares numbers; the others judge kinds alone', () => {
     const tabled = new Set(Object.values(groups).flatMap((edges) => edges.map((e) => e.rule)));

@@ -1,3 +1,4 @@
+import { priceToday } from '../../test/prices.ts';
 import { expect } from 'chai';
 import { newBuild, type Build } from '../build/build.ts';
 import { usualLead } from '../build/wiring.ts';
@@ -73,13 +74,13 @@ describe('money', () => {
     const { build } = world({});
     build.choice.torqueArms = 2;
     const m = sums(build);
-    // Otter 292, the Kettle’s own price, two arms of 24; ties 4, sleeve 7, foam 3, a fuse 1.50, seals 4.
-    const small = 19.5;
-    const kettle = starterShelf.pack.find((p) => p.id === 'kettle-36-13')?.price ?? NaN;
-    expect(m.parts).to.equal(292 + kettle + 48 + small);
+    const ids = ['otter-r250', 'kettle-36-13', 'torque-arm', 'torque-arm'];
+    const small = ['cable-ties', 'sleeve', 'foam-tape', 'fuse-20', 'plug-seals'];
+    const sum = [...ids, ...small].map(priceToday).reduce((a, b) => a + b);
+    expect(m.parts).to.equal(sum);
     expect(m.conversion).to.equal(m.parts + m.remedies + m.mending);
     build.choice.ringId = 'ring-46-bcd130';
-    expect(sums(build).parts).to.equal(292 + kettle + 48 + 28 + small);
+    expect(sums(build).parts).to.equal(sum + priceToday('ring-46-bcd130'));
   });
 
   it('what is chosen of wiring is in the bill, weighs and moves with its length', () => {

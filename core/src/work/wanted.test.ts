@@ -4,6 +4,7 @@ import type { Taking } from '../build/remedy.ts';
 import { starterShelf } from '../parts/shelf/starterShelf.ts';
 import { priceOf, remedyFacts, wantedParts, type Want, priceAsPaid } from './wanted.ts';
 import { usualLine } from '../build/bill.ts';
+import { priceToday } from '../../test/prices.ts';
 
 const want = (taking: Taking, kind: Want['kind'] = 'usual', by = 'rule'): Want => ({ taking, kind, by });
 const arm = (count: number, place: Taking['place'] = 'rear axle'): Taking => ({ part: 'torque-arm', count, place });
@@ -17,14 +18,20 @@ describe('parts wanted', () => {
       want(arm(1), 'usual', 'axle-seat'),
     ]);
     expect(rest).to.deep.equal([]);
-    expect(line).to.deep.include({ part: 'torque-arm', count: 2, price: 24, massKg: 0.14, kind: 'planned' });
+    expect(line).to.deep.include({
+      part: 'torque-arm',
+      count: 2,
+      price: priceToday('torque-arm'),
+      massKg: 0.14,
+      kind: 'planned',
+    });
     expect(line?.by).to.deep.equal(['axle-seat', 'choice', 'axle-stress']);
   });
 
   it('the same part at two places is two', () => {
     const lines = wantedParts(starterShelf, [want(arm(1)), want(arm(1, 'front axle'))]);
     expect(lines.map((l) => l.place)).to.deep.equal(['rear axle', 'front axle']);
-    expect(priceOf(lines)).to.equal(48);
+    expect(priceOf(lines)).to.equal(2 * priceToday('torque-arm'));
   });
 
   it('a price of its own wins over the shelf’s; what nobody sells has none and counts nothing', () => {
@@ -91,7 +98,7 @@ describe('parts wanted', () => {
         starterShelf,
       ),
     ).to.deep.equal({
-      price: 52,
+      price: 2 * priceToday('torque-arm') + priceToday('touch-up-paint'),
       minutes: 40,
       parts: ['2 × Torque arm, 4 mm steel', 'Touch-up paint and brush'],
       tools: ['Flat file, fine'],
