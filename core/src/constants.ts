@@ -211,10 +211,6 @@ export const EASY_TOP_CADENCE_RPM = 85;
 /** What a rider standing on one pedal puts in at the cranks beside a motor, N·m. Source: project. */
 export const RIDER_PEAK_TORQUE = 60;
 
-/** Bore of a common torque arm and of one for thick axles, m. Source: shelf, with the play that lets them slide on. */
-export const ARM_BORE = 0.0142;
-export const ARM_BORE_WIDE = 0.0162;
-
 /** Width play of a bracket shell, m: faced shells differ by this much. Source: workshop practice. */
 export const WIDTH_PLAY = 0.0005;
 /** Most of spacers between axle and shell, m: past it the motor hangs off its bearings. Source: workshop practice, a 120 mm axle in a 100 mm shell is ridden. */

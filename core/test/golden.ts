@@ -77,11 +77,12 @@ export function layOut(value: unknown, path: string, golden: Golden): void {
     figures.push(`${path}: ${five(Number(value.si))} ${String(value.dimension)}`);
   else if (Array.isArray(value) && value.length > 0 && value.every((v) => typeof v === 'number')) {
     const row = value as number[];
-    const [first = 0, last = 0] = [row[0], row.at(-1)];
+    const [first] = row;
+    const last = row.at(-1);
     figures.push(
       row.length <= LONG_ROW
         ? `${path}: ${row.map(five).join(' ')}`
-        : `${path}: ${row.length} from ${five(first)} to ${five(last)}, together ${five(row.reduce((a, b) => a + b, 0))}`,
+        : `${path}: ${row.length} from ${five(first ?? NaN)} to ${five(last ?? NaN)}, together ${five(row.reduce((a, b) => a + b, 0))}`,
     );
   } else if (Array.isArray(value)) {
     if (value.length === 0) figures.push(`${path}: none`);

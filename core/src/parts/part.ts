@@ -97,3 +97,9 @@ export function thicknessOf(shelf: Shelf, id: SmallPartId): number {
   const part = partById(shelf, id);
   return part?.kind === 'fitting' ? (part.thicknessM ?? 0) : 0;
 }
+
+/** What a fitting is bored, m; null where the shelf does not say. */
+export function boreOf(shelf: Shelf, id: SmallPartId): number | null {
+  const part = partById(shelf, id);
+  return part?.kind === 'fitting' ? (part.boreM ?? null) : null;
+}

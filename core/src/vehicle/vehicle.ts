@@ -2,12 +2,12 @@ import { peopleAboard } from '../build/brief.ts';
 import type { Build } from '../build/build.ts';
 import { ownMass } from '../build/ownMass.ts';
 import { mergedTakings, takingKey, type RemedyPlace, type Taking } from '../build/remedy.ts';
-import { ARM_BORE } from '../constants.ts';
 import { commonFrame } from '../donor/common.ts';
 import type { Cluster, HubGear, Ring } from '../parts/gearParts.ts';
 import type { Kit } from '../parts/kit.ts';
 import type { Pack } from '../parts/pack.ts';
-import { partById, type Shelf } from '../parts/part.ts';
+import { boreOf, partById, type Shelf } from '../parts/part.ts';
+import { starterShelf } from '../parts/shelf/starterShelf.ts';
 import type { TyreSize } from '../quantity/tyre.ts';
 import type { Brakes } from '../safety/stopping.ts';
 import { gearingFor, type Gearing } from './gearing.ts';
@@ -50,7 +50,8 @@ export const AS_IT_IS: VehicleParts = { kit: null, pack: null, ring: null, clust
 
 /** Arms are bored for their axle: a thick one takes the wide kind. */
 export function armPart({ hub }: Pick<Kit, 'hub'>): 'torque-arm' | 'torque-arm-16' {
-  return hub && hub.axleDiameterM > ARM_BORE ? 'torque-arm-16' : 'torque-arm';
+  const common = boreOf(starterShelf, 'torque-arm') ?? Infinity;
+  return hub && hub.axleDiameterM > common ? 'torque-arm-16' : 'torque-arm';
 }
 
 /** The arms a build means to fit with a kit: one or two on a hub’s axle, one on a mid-drive where its school asks. */

@@ -1,4 +1,4 @@
-import { ARM_BORE, ARM_BORE_WIDE } from '../../constants.ts';
+import { boreOf } from '../../parts/part.ts';
 import { amount, phrase } from '../../quantity/format.ts';
 import { longer } from '../../quantity/compare.ts';
 import { partData, ruleFigure } from '../rule.ts';
@@ -15,7 +15,7 @@ export const axleBores = kitRule(
     source: 'Washers and arms slide over the axle’s round before they find its flats; common ones are bored 14 mm.',
     fitCritical: true,
   },
-  ({ asItWillBe }, kit, say) => {
+  ({ asItWillBe, shelf }, kit, say) => {
     const fit = kit.hub;
     if (!fit) return null;
     const end = fit.place === 'rear' ? 'rear axle' : 'front axle';
@@ -23,7 +23,8 @@ export const axleBores = kitRule(
     const planned = asItWillBe.fittings.find(
       (t) => (t.part === 'torque-arm' || t.part === 'torque-arm-16') && t.place === end,
     );
-    const arm = fit.armBoreM ?? (planned?.part === 'torque-arm-16' ? ARM_BORE_WIDE : ARM_BORE);
+    const arm =
+      fit.armBoreM ?? boreOf(shelf, planned?.part === 'torque-arm-16' ? 'torque-arm-16' : 'torque-arm') ?? round;
     const washer = fit.washerBoreM ?? round;
     say.because(partData('Axle, round', amount(round, 'size')));
     if (planned) say.because(ruleFigure('Arms bored', amount(arm, 'size')));
