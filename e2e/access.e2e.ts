@@ -31,11 +31,30 @@ const looked = (device: (typeof devices)[number]): boolean => device.dark === de
 
 /** A measure in metric units; a cross-section in mm² is one in every country. */
 const METRIC = /[\d.][\s\u00a0](?:mm|cm|km|kg|km\/h|m\/s|°C|N·m)(?![\p{L}\p{N}²³/·])/u;
-const names = Object.values(starterShelf)
-  .flat()
-  .map((part: { name?: string }) => part.name ?? '')
-  .filter((name) => METRIC.test(name))
-  .toSorted((a, b) => b.length - a.length);
+/** A point before decimals, or a day as files have it. */
+const PLAIN = /\d\.\d|\d{4}-\d\d-\d\d/;
+const namesLike = (shape: RegExp): string[] =>
+  Object.values(starterShelf)
+    .flat()
+    .map((part: { name?: string }) => part.name ?? '')
+    .filter((name) => shape.test(name))
+    .toSorted((a, b) => b.length - a.length);
+const names = namesLike(METRIC);
+const plainNames = namesLike(PLAIN);
+
+/** Every text of a page as it stands: what is read, what drawings say, and what names and hints say. */
+function textsOn(app: App): Promise<string[]> {
+  return app.page.evaluate(() => {
+    const attributes = ['aria-label', 'placeholder', 'title'];
+    return [
+      ...document.body.innerText.split('\n'),
+      ...[...document.querySelectorAll('svg text')].map((text) => text.textContent ?? ''),
+      ...[...document.querySelectorAll(attributes.map((a) => `[${a}]`).join())].flatMap((element) =>
+        attributes.map((a) => element.getAttribute(a) ?? ''),
+      ),
+    ];
+  });
+}
 
 describe('every view, light and dark, wide and narrow', () => {
   let app: App;
@@ -149,16 +168,7 @@ describe('every view, light and dark, wide and narrow', () => {
         await app.page.evaluate(
           () => new Promise((drawn) => requestAnimationFrame(() => requestAnimationFrame(drawn))),
         );
-        const texts = await app.page.evaluate(() => {
-          const attributes = ['aria-label', 'placeholder', 'title'];
-          return [
-            ...document.body.innerText.split('\n'),
-            ...[...document.querySelectorAll('svg text')].map((text) => text.textContent ?? ''),
-            ...[...document.querySelectorAll(attributes.map((a) => `[${a}]`).join())].flatMap((element) =>
-              attributes.map((a) => element.getAttribute(a) ?? ''),
-            ),
-          ];
-        });
+        const texts = await textsOn(app);
         read += texts.length;
         for (const text of texts) {
           if (!METRIC.test(text)) continue;
@@ -171,5 +181,41 @@ describe('every view, light and dark, wide and narrow', () => {
     expect(read).to.be.above(2000);
     expect([...new Set(found)]).to.deep.equal([]);
     await app.page.keyboard.press('u');
+  });
+
+  it('to a reader who writes a comma, no view of a build writes a point or a day of the standard’s', async () => {
+    const page = await app.another();
+    try {
+      const session = await page.page.createCDPSession();
+      const userAgent = await page.page.evaluate(() => navigator.userAgent);
+      await session.send('Emulation.setUserAgentOverride', { userAgent, acceptLanguage: 'de-DE' });
+      await visit(page, '/build/demo-mixte/brief');
+      const found = new Set<string>();
+      let read = 0;
+      // A build half planned, one that has been ridden for half a year, one that is being proved.
+      const paths = [...stageIds.map((id) => `demo-mixte/${id}`), 'demo-box/logbook', 'demo-gravel/proving'];
+      for (const path of paths) {
+        await go(page, `/build/${path}`);
+        const legs = await page.page.$$eval('.leg', (all) => all.length);
+        for (let i = 0; i < Math.max(1, legs); i++) {
+          await page.page.evaluate((n) => document.querySelectorAll<HTMLElement>('.leg')[n]?.click(), i);
+          await page.page.evaluate(
+            () => new Promise((drawn) => requestAnimationFrame(() => requestAnimationFrame(drawn))),
+          );
+          const texts = await textsOn(page);
+          read += texts.length;
+          for (const text of texts) {
+            // Names are as their sellers write them; money has its points between thousands.
+            const sums = text.replace(/\d[\d.]*(?:,\d+)?\u00a0€/g, '');
+            const rest = plainNames.reduce((left, name) => left.replaceAll(name, ''), sums);
+            if (PLAIN.test(rest)) found.add(`${path}: ${rest}`);
+          }
+        }
+      }
+      expect(read).to.be.above(2000);
+      expect([...found]).to.deep.equal([]);
+    } finally {
+      await page.page.close();
+    }
   });
 });

@@ -18,6 +18,7 @@ import { startOffline } from './offline/offline.ts';
 import { tellNewVersion } from './sheet/newVersion.tsx';
 import { clearAway, readAhead } from './storage/builds.ts';
 import { inAPause } from './ui/inAPause.ts';
+import { readAsTheReader } from './ui/manner.ts';
 
 const nonce = document.querySelector('meta[name="csp-nonce"]')?.getAttribute('content') ?? '';
 // Scroll locking under drawers writes a style of its own; it carries the page's nonce too.
@@ -28,6 +29,7 @@ if (!root) throw new Error('the page has no #root');
 /** Fetched beside the page: nothing is told before there is one, and what is told meanwhile waits. */
 const Notices = lazy<ComponentType>(() => import('./app/Notices.tsx').catch(() => ({ default: () => null })));
 
+readAsTheReader();
 await startUp();
 createRoot(root).render(
   <StrictMode>

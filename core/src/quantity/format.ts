@@ -1,4 +1,5 @@
 import { displayUnits, type Dimension, type UnitSystem } from './units.ts';
+import { marked } from './reader.ts';
 import { wordsIn } from './words.ts';
 
 /** A number with what it measures; the reader's units are chosen when it is shown. */
@@ -67,7 +68,7 @@ export function showAmount(value: Amount, system: UnitSystem): ShownAmount {
   let number = groupDigits(shown, digits);
   if (dimension === 'size' && value.digits === undefined && digits > 0)
     number = number.replace(/\.?0+$/, (m) => (m.startsWith('.') ? '' : m));
-  return { number, unit: unit.sign };
+  return { number: marked(number), unit: unit.sign };
 }
 
 /** As one text, unit after a no-break space. */

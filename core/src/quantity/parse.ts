@@ -4,6 +4,8 @@ import { displayUnits, typedUnits, unitFamily, type Dimension, type UnitSystem }
 export type Parsed<T> = { ok: true; value: T; unit: string } | { ok: false; message: string };
 
 const numberPattern = /^(?:(\d+)\s+(\d+)\s*\/\s*(\d+)|(\d+)\s*\/\s*(\d+)|(\d+(?:[.,]\d+)?|[.,]\d+))/;
+/** The space between thousands, as it is shown or typed; the space of “1 1/8” is none. */
+const THOUSANDS = /(?<=^[-+]?\d{1,3}(?:[ \u2009\u00a0\u202f]\d{3})*)[ \u2009\u00a0\u202f](?=\d{3}(?!\d|\s*\/))/g;
 /** Unit that a bare number after this one is in: 5 ft 2 → inches, 8 st 4 → pounds, 1 m 62 → cm. */
 const lesserUnit: Record<string, [string, number]> = {
   ft: ['in', 0.0254],
@@ -47,7 +49,8 @@ function quantityIn(text: string, dimension: Dimension, system: UnitSystem): Par
   let rest = text
     .trim()
     .toLowerCase()
-    .replace(/\u2212/g, '-');
+    .replace(/\u2212/g, '-')
+    .replace(THOUSANDS, '');
   if (rest === '') return { ok: false, message: `Type a number${hint}.` };
 
   let sign = 1;
@@ -96,6 +99,8 @@ function quantityIn(text: string, dimension: Dimension, system: UnitSystem): Par
         return rest === ''
           ? { ok: true, value: total, unit: home.sign }
           : { ok: false, message: `“${rest}” was left over.` };
+      } else if (/^[\d.,]/.test(rest)) {
+        return { ok: false, message: `Two numbers with no unit between; type one${hint}.` };
       } else {
         total += value * home.si;
         firstUnit = home.sign;

@@ -107,6 +107,17 @@ describe('typed quantities', () => {
     expect(parseTeeth('4-90').ok).to.equal(false);
     expect(parseTeeth('none').ok).to.equal(false);
   });
+
+  it('reads thousands as they are shown, and leaves a mixed fraction one', () => {
+    const read = (text: string): unknown => parseQuantity(text, 'size', 'metric');
+    for (const text of ['12 500 mm', '12\u202f500 mm', '12500'])
+      expect(read(text), text).to.deep.include({ ok: true, value: 12.5 });
+    expect(read('1 1/8 in')).to.deep.include({ ok: true, value: 1.125 * 0.0254 });
+    expect(read('1 125/1000 in')).to.deep.include({ ok: true, value: 1.125 * 0.0254 });
+    expect(read('12 50 mm'))
+      .to.have.property('message')
+      .that.matches(/^Two numbers with no unit between/);
+  });
 });
 
 describe('tyre sizes', () => {

@@ -1,3 +1,4 @@
+import { inManner, isBare, isPlain } from './reader.ts';
 import { displayUnits, type Dimension, type UnitSystem } from './units.ts';
 
 /** Units of the metric system as texts of the trade write them: what each measures, and how many SI units it is. */
@@ -47,10 +48,14 @@ function told(value: number, written: string): string {
 }
 
 /**
- * A text of the trade in a reader's units: what it measures in metric units is told in theirs, as exactly as it was
- * written. Texts are written in metric units, and this stands where they are shown, so that none has to think of it.
+ * A text of the trade in a reader's units and manner of writing: what it measures in metric units is told in theirs, as
+ * exactly as it was written. Texts are written in metric units, and this stands where they are shown, so that none has to think of it.
  */
 export function wordsIn(text: string, system: UnitSystem): string {
+  return inManner(inUnits(text, system));
+}
+
+function inUnits(text: string, system: UnitSystem): string {
   if (system === 'metric' || !MAYBE.test(text)) return text;
   return text.replace(MEASURED, (_, numbers: string, space: string, sign: string) => {
     const unitOf = WRITTEN[sign];
@@ -72,11 +77,11 @@ const known: Record<UnitSystem, WeakMap<object, unknown>> = { metric: new WeakMa
 
 /** Plain data with every text in it but names in a reader's units; the same data, object by object, where nothing changes. */
 export function textsIn<T>(data: T, system: UnitSystem): T {
-  return system === 'metric' ? data : (walked(data, system) as T);
+  return system === 'metric' && isPlain() ? data : (walked(data, system) as T);
 }
 
 function walked(data: unknown, system: UnitSystem): unknown {
-  if (typeof data === 'string') return wordsIn(data, system);
+  if (typeof data === 'string') return isBare(data) ? data : wordsIn(data, system);
   if (typeof data !== 'object' || data === null) return data;
   const before = known[system].get(data);
   if (before !== undefined) return before;

@@ -19,6 +19,7 @@ import { useShelf } from './PlanProvider.tsx';
 import { useApp, useBuild, useSend } from '../store/store.ts';
 import { uiActions } from '../store/uiSlice.ts';
 import { today } from '../ui/today.ts';
+import { dayText } from '../ui/manner.ts';
 
 /** What a verdict rests on, what mends it, what would change it, and the way to set it aside with a reason. */
 export function FindingSum({ finding }: { finding: Finding }) {
@@ -213,7 +214,8 @@ function OverrideForm({ finding }: { finding: Finding }) {
     return (
       <div className="override">
         <p>
-          <strong>Overridden</strong> <span className="num">{finding.override.on}</span>: {finding.override.reason}
+          <strong>Overridden</strong> <span className="num">{dayText(finding.override.on)}</span>:{' '}
+          {finding.override.reason}
         </p>
         <Button
           size="compact-sm"

@@ -6,6 +6,7 @@ import { db, type BuildPhoto } from '../storage/db.ts';
 import { dropPhoto, keepPhoto } from '../storage/photos.ts';
 import { soundPhotos } from '../storage/sound.ts';
 import { attempt } from '../ui/attempt.ts';
+import { dayText } from '../ui/manner.ts';
 
 /** Takes a photo off, and offers it back. */
 function takeOff(photo: BuildPhoto): void {
@@ -40,7 +41,7 @@ export function Photos({ id, label, camera = false }: { id: string; label: strin
     <div className="photos">
       {photos?.map((photo) => (
         <figure key={photo.id}>
-          <img src={photo.dataUrl} alt={`${label}, taken ${photo.on}`} />
+          <img src={photo.dataUrl} alt={`${label}, taken ${dayText(photo.on)}`} />
           <button type="button" className="link-button" onClick={() => takeOff(photo)}>
             take off
           </button>

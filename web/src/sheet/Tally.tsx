@@ -155,7 +155,8 @@ function useDeltas(plan: BuildPlan, previous: BuildPlan | null): Partial<Record<
       if (!before?.value || !figure.value) continue;
       const moved = figure.value.si - before.value.si;
       const shown = showAmount({ ...figure.value, si: moved }, units);
-      if (Number(shown.number.replace('−', '-').replace(/\u202f/g, '')) === 0) continue;
+      // What rounds to nothing shown has not moved.
+      if (!/[1-9]/.test(shown.number)) continue;
       next[figure.id] = `${moved > 0 ? '+' : ''}${shown.number}`;
     }
     setDeltas(next);

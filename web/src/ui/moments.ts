@@ -1,7 +1,9 @@
 import { dateOf, momentText } from '@sprocket/core';
+import { english, language } from './manner.ts';
 
-const day = new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'short', timeZone: 'UTC' });
-const short = new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', timeZone: 'UTC' });
+const reader = english(language());
+const day = new Intl.DateTimeFormat(reader, { weekday: 'short', day: 'numeric', month: 'short', timeZone: 'UTC' });
+const short = new Intl.DateTimeFormat(reader, { weekday: 'short', day: 'numeric', timeZone: 'UTC' });
 
 /** A day since 1970 in words: “Sat 7 Mar”. */
 export const dayWords = (days: number): string => day.format(new Date(`${dateOf(days)}T00:00:00Z`)).replace(',', '');

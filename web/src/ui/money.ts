@@ -1,5 +1,6 @@
 import { useCallback } from 'react';
 import { useBuild } from '../store/store.ts';
+import { language } from './manner.ts';
 
 const formats = new Map<string, Intl.NumberFormat>();
 
@@ -8,7 +9,7 @@ export function moneyText(sum: number, currency: string, digits = 2): string {
   const name = `${currency} ${digits}`;
   let format = formats.get(name);
   if (!format) {
-    format = new Intl.NumberFormat(undefined, {
+    format = new Intl.NumberFormat(language(), {
       style: 'currency',
       currency,
       minimumFractionDigits: digits,

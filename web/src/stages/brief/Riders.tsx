@@ -1,5 +1,6 @@
 import { Button, NativeSelect, Switch, TextInput } from '@mantine/core';
 import {
+  decimals,
   EFFORT_WATTS,
   efforts,
   mountings,
@@ -138,7 +139,7 @@ export function Riders() {
           value={rider.inseamM}
           min={0.3}
           max={1.2}
-          placeholder="0.47 of the height"
+          placeholder={`${decimals(0.47, 2)} of the height`}
           onValue={(si) => edit('inseamM', { inseamM: si })}
           onEmpty={() => edit('inseamM', { inseamM: null })}
         />

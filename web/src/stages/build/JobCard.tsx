@@ -8,6 +8,7 @@ import { Say } from '../../ui/Show.tsx';
 import { today } from '../../ui/today.ts';
 import { StepFigure } from './figures/StepFigure.tsx';
 import type { BenchNow } from './useBench.ts';
+import { dayText } from '../../ui/manner.ts';
 
 /** The steps on paper: boxes, tightness and signatures; one card tells an apprentice why and how, one is for practised hands. */
 export function JobCard({ bench, sheets }: { bench: BenchNow; sheets: Readonly<Record<string, StepSheet>> }) {
@@ -43,7 +44,7 @@ export function JobCard({ bench, sheets }: { bench: BenchNow; sheets: Readonly<R
           </h3>
           <p>
             {plan.chosen.kit?.name ?? 'no kit'}, {plan.chosen.pack?.name ?? 'no battery'} · {bench.steps.length} steps,{' '}
-            {longWords(minutes)} {apprentice ? 'as told' : 'practised'} · {today()}
+            {longWords(minutes)} {apprentice ? 'as told' : 'practised'} · {dayText(today())}
           </p>
           <p className="job-lines">
             <span>Begun</span>

@@ -1,4 +1,4 @@
-import { knownOf, paceOf, peopleOf } from '@sprocket/core';
+import { decimals, knownOf, paceOf, peopleOf } from '@sprocket/core';
 import { useBuild } from '../../store/store.ts';
 import { Say } from '../../ui/Show.tsx';
 import type { BenchNow } from './useBench.ts';
@@ -36,7 +36,7 @@ export function Pace({ bench }: { bench: BenchNow }) {
                   {who === built.builder ? ', at the bench now' : ''}
                 </dt>
                 <dd className="num">
-                  {paceOf(of).toFixed(2)} × as told
+                  {decimals(paceOf(of), 2)} × as told
                   <span className="step-why">
                     from {of.count} timed step{of.count === 1 ? '' : 's'}, drawn toward 1
                   </span>

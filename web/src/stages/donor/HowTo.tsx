@@ -18,6 +18,7 @@ import { Photos } from '../../sheet/Photos.tsx';
 import { FigureFor } from './figures/FigureFor.tsx';
 import { assumedEntry } from './assume.ts';
 import { useTexts } from '../../ui/Show.tsx';
+import { dayText } from '../../ui/manner.ts';
 
 /** How the item in focus is taken: figure, where to put the tool, look-alikes, who uses it, photo and note. */
 export function HowTo({ id, next }: { id: SurveyItemId; next: boolean }) {
@@ -84,7 +85,7 @@ export function HowTo({ id, next }: { id: SurveyItemId; next: boolean }) {
           <p className="quiet">
             {isProven(entry) ? 'Proven: ' : 'Not proven: '}
             {provenanceWords[entry.provenance]}
-            {entry.on ? `, ${entry.on}` : ''}
+            {entry.on ? `, ${dayText(entry.on)}` : ''}
           </p>
           <TextInput
             key={`note-${id}`}

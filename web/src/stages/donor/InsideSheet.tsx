@@ -1,5 +1,5 @@
 import { Button } from '@mantine/core';
-import { amount, surveyItem } from '@sprocket/core';
+import { decimals, amount, surveyItem } from '@sprocket/core';
 import { buildActions } from '../../store/buildSlice.ts';
 import { usePlan } from '../../sheet/PlanProvider.tsx';
 import { useBuild, useSend } from '../../store/store.ts';
@@ -78,7 +78,7 @@ function Agreement() {
           {fit.misfits.length > 0 ? (
             <>
               <p>
-                Measured more than once, fitted by least squares; the readings lie {fit.misfit.toFixed(1)} of their
+                Measured more than once, fitted by least squares; the readings lie {decimals(fit.misfit, 1)} of their
                 errors from the fit{fit.misfit > 1.6 ? ': one of them is likely wrong.' : '.'}
               </p>
               <table className="sum derived">

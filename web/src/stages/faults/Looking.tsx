@@ -1,5 +1,6 @@
 import { Button } from '@mantine/core';
 import {
+  decimals,
   allowedNow,
   causesNow,
   faultOf,
@@ -100,7 +101,7 @@ export function Looking({ search: kept, proof }: { search: FaultSearch; proof: P
                     <Words>{faultTestOf(t.test)?.ask ?? ''}</Words>
                   </button>{' '}
                   <span className="quiet">
-                    {t.minutes} min, tells {t.bits.toFixed(1)} bits
+                    {t.minutes} min, tells {decimals(t.bits, 1)} bits
                   </span>
                 </li>
               ))}

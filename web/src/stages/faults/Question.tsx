@@ -1,4 +1,13 @@
-import { faultTestOf, faultWords, lentThings, partById, repairOf, riskWords, type WouldBe } from '@sprocket/core';
+import {
+  decimals,
+  faultTestOf,
+  faultWords,
+  lentThings,
+  partById,
+  repairOf,
+  riskWords,
+  type WouldBe,
+} from '@sprocket/core';
 import { useShelf } from '../../sheet/PlanProvider.tsx';
 import { weightWords } from './words.ts';
 import { Words } from '../../ui/Show.tsx';
@@ -72,7 +81,7 @@ export function Question({ test: id, bits, best, would, onAnswer }: QuestionProp
           ))}
         </ul>
         <p className="quiet">
-          It tells {bits.toFixed(2)} bits on the mean{best ? ': the most a minute of all that can be asked now' : ''}.
+          It tells {decimals(bits, 2)} bits on the mean{best ? ': the most a minute of all that can be asked now' : ''}.
         </p>
       </details>
     </article>

@@ -1,3 +1,4 @@
+import { decimals } from '@sprocket/core';
 /** A weight in words and tenths: never a bare percentage. */
 export function weightWords(p: number): string {
   if (p >= 0.95) return 'nearly sure';
@@ -7,10 +8,10 @@ export function weightWords(p: number): string {
 
 /** How an answer moved a cause. */
 export function timesWords(times: number): string {
-  if (times >= 1.15) return `${times >= 10 ? Math.round(times) : times.toFixed(1)} times likelier`;
+  if (times >= 1.15) return `${times >= 10 ? Math.round(times) : decimals(times, 1)} times likelier`;
   if (times <= 0.87) {
     const less = 1 / Math.max(times, 1e-4);
-    return `${less >= 10 ? Math.round(less) : less.toFixed(1)} times less likely`;
+    return `${less >= 10 ? Math.round(less) : decimals(less, 1)} times less likely`;
   }
   return 'no likelier, no less';
 }

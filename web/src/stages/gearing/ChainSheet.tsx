@@ -1,4 +1,4 @@
-import { amount, gearSheet, type GearSheet } from '@sprocket/core';
+import { decimals, amount, gearSheet, type GearSheet } from '@sprocket/core';
 import { useDeferredValue, useMemo } from 'react';
 import { usePlanContext } from '../../sheet/PlanProvider.tsx';
 import { useUnits } from '../../store/store.ts';
@@ -101,7 +101,7 @@ function ChainPlan({ sheet }: { sheet: GearSheet }) {
             {row.cog}
           </text>
           <text x="66" y={y(row.lineM) + 4} textAnchor="end" className="road-text num">
-            {((row.angleRad * 180) / Math.PI).toFixed(1)}°
+            {decimals((row.angleRad * 180) / Math.PI, 1)}°
           </text>
         </g>
       ))}

@@ -1,5 +1,5 @@
 import { NativeSelect } from '@mantine/core';
-import { amount, type BuildPlan } from '@sprocket/core';
+import { decimals, amount, type BuildPlan } from '@sprocket/core';
 import { buildActions } from '../../store/buildSlice.ts';
 import { usePlan, useShelf } from '../../sheet/PlanProvider.tsx';
 import { useBuild, useSend } from '../../store/store.ts';
@@ -127,7 +127,7 @@ function GearTable({ plan }: { plan: BuildPlan }) {
             {plan.gearing.rows.map((gear) => (
               <tr key={gear.label}>
                 <th scope="row">{gear.label}</th>
-                <td>{gear.ratio.toFixed(2)}</td>
+                <td>{decimals(gear.ratio, 2)}</td>
                 <td>
                   <Show value={amount(gear.easyMs, 'speed')} />
                 </td>

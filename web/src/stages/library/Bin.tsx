@@ -4,6 +4,7 @@ import { useLiveQuery } from 'dexie-react-hooks';
 import { binned, bringBack } from '../../storage/builds.ts';
 import { attempt } from '../../ui/attempt.ts';
 import { downloadText } from '../../ui/download.ts';
+import { dayText } from '../../ui/manner.ts';
 
 /** What was deleted in the last month, to be brought back; nothing is shown where nothing was. */
 export function Bin() {
@@ -23,7 +24,7 @@ export function Bin() {
               <span>
                 <strong>{name}</strong>{' '}
                 <span className="quiet">
-                  {mended ? 'as it was before it was mended' : 'deleted'} {deletedAt.slice(0, 10)}
+                  {mended ? 'as it was before it was mended' : 'deleted'} {dayText(deletedAt)}
                 </span>
               </span>
               {mended ? null : (

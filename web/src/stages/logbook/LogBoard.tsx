@@ -3,6 +3,7 @@ import { BikeDrawing } from '../../drawing/BikeDrawing.tsx';
 import { pathOf } from '../../drawing/frame.ts';
 import { sideLabels } from '../../drawing/placeLabels.ts';
 import { usePlan } from '../../sheet/PlanProvider.tsx';
+import { dayText } from '../../ui/manner.ts';
 
 interface BoardProps {
   entries: readonly LogEntry[];
@@ -88,7 +89,7 @@ export function LogBoard({ entries, upkeep, lit, onTask }: BoardProps) {
                   className="puncture-mark"
                   strokeWidth={2.6 * px}
                 >
-                  <title>{`${p.at.slice(0, 10)}: ${p.cause}`}</title>
+                  <title>{`${dayText(p.at)}: ${p.cause}`}</title>
                 </path>
               );
             })}

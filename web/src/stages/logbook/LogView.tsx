@@ -18,6 +18,7 @@ import { DoorLine } from './DoorLine.tsx';
 import { EntryForm } from './EntryForm.tsx';
 import { ImportCard } from './ImportCard.tsx';
 import { entryWords, perWay } from './words.ts';
+import { dayText } from '../../ui/manner.ts';
 
 /** So many lines are shown at once. */
 const AT_ONCE = 40;
@@ -176,7 +177,7 @@ const Line = memo(function Line({
   return (
     <li className={`log-line log-${entry.kind}`} id={`line-${entry.id}`}>
       <button type="button" className="log-open" onClick={() => onOpen(entry)}>
-        <span className="log-when num">{entry.at.slice(0, 10)}</span>
+        <span className="log-when num">{dayText(entry.at)}</span>
         <span className="log-kind">{entryKindWords[entry.kind]}</span>
         <span className="log-words">
           <Say words={entryWords(entry)} />
@@ -188,7 +189,7 @@ const Line = memo(function Line({
       <button
         type="button"
         className="log-forget"
-        aria-label={`Take out ${entryKindWords[entry.kind].toLowerCase()} of ${entry.at.slice(0, 10)}`}
+        aria-label={`Take out ${entryKindWords[entry.kind].toLowerCase()} of ${dayText(entry.at)}`}
         onClick={() => onForget(entry)}
       >
         ✕

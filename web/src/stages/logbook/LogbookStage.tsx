@@ -1,4 +1,4 @@
-import { amount, logEntrySchema, odometerOf } from '@sprocket/core';
+import { decimals, amount, logEntrySchema, odometerOf } from '@sprocket/core';
 import { lazy, memo, Suspense, useCallback, useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { useLocation } from 'react-router';
 import { buildActions } from '../../store/buildSlice.ts';
@@ -89,7 +89,7 @@ export function LogbookStage() {
                 ? `${first.task.words.charAt(0).toLowerCase()}${first.task.words.slice(1)} ${first.nearness === 'late' ? 'overdue' : 'due'}${due.length > 1 ? `, and ${due.length - 1} more` : ''}`
                 : 'nothing due'}
             </strong>
-            {told?.width ? `; forecast ±${(told.width.now * 100).toFixed(0)} %` : ''}
+            {told?.width ? `; forecast ±${decimals(told.width.now * 100, 0)} %` : ''}
           </>
         )}
       </StageHead>

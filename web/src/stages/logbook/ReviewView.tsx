@@ -10,6 +10,7 @@ import {
 } from '@sprocket/core';
 import { buildActions } from '../../store/buildSlice.ts';
 import { useBuild, useSend } from '../../store/store.ts';
+import { dayText } from '../../ui/manner.ts';
 
 /** Half a year on: would they do it again, and what was it worth. */
 export function ReviewView({ now }: { now: string }) {
@@ -32,7 +33,7 @@ export function ReviewView({ now }: { now: string }) {
             : days < REVIEW_AFTER_DAYS
               ? `asked for in ${REVIEW_AFTER_DAYS - days} days; nothing forbids it now`
               : `${days} days on the road`}
-          {review ? `, written ${review.at.slice(0, 10)}` : ''}
+          {review ? `, written ${dayText(review.at)}` : ''}
         </span>
       </div>
       <div role="group" aria-label="Would you do it again" className="row">

@@ -1,12 +1,21 @@
 import { Button, Switch } from '@mantine/core';
-import { amount, displayUnits, entriesOf, unknownWords, type LoggedRide, type RideSeen } from '@sprocket/core';
+import {
+  decimals,
+  amount,
+  displayUnits,
+  entriesOf,
+  unknownWords,
+  type LoggedRide,
+  type RideSeen,
+} from '@sprocket/core';
 import { buildActions } from '../../store/buildSlice.ts';
 import { useBuild, useSend, useUnits } from '../../store/store.ts';
 import { Say, Show } from '../../ui/Show.tsx';
 import { chartRows, RideChart } from './RideChart.tsx';
 import type { useLogTuning } from './useLogTuning.ts';
+import { dayText } from '../../ui/manner.ts';
 
-const percent = (share: number): string => `${(share * 100).toFixed(share < 0.1 ? 1 : 0)} %`;
+const percent = (share: number): string => `${decimals(share * 100, share < 0.1 ? 1 : 0)} %`;
 
 /** What the rides told: forecast against fact, odd ones explained, what they cannot tell, and the one ride that would. */
 export function RidesView({ tuning }: { tuning: ReturnType<typeof useLogTuning> }) {
@@ -129,7 +138,7 @@ export function RidesView({ tuning }: { tuning: ReturnType<typeof useLogTuning> 
                 {told.told.map((t) => (
                   <tr key={t.unknown}>
                     <th scope="row">{unknownWords[t.unknown]}</th>
-                    <td className="num">{t.times.toFixed(2)}</td>
+                    <td className="num">{decimals(t.times, 2)}</td>
                     <td className="num">±{percent(t.sd)}</td>
                     <td className="num">±{percent(t.before)}</td>
                     <td>
@@ -163,8 +172,8 @@ export function RidesView({ tuning }: { tuning: ReturnType<typeof useLogTuning> 
             </p>
             {told.splits.length > 0 ? (
               <p className="quiet">
-                The log is split by {told.splits.map((s) => `${s.what} (${s.at.slice(0, 10)})`).join(', ')}: rides
-                before no longer tell of what it touched.
+                The log is split by {told.splits.map((s) => `${s.what} (${dayText(s.at)})`).join(', ')}: rides before no
+                longer tell of what it touched.
               </p>
             ) : null}
           </>
@@ -180,7 +189,7 @@ export function RidesView({ tuning }: { tuning: ReturnType<typeof useLogTuning> 
           <ul className="bare-list">
             {dumb.slice(-30).map(({ logged, seen }) => (
               <li key={logged.id}>
-                {logged.at.slice(0, 10)}, <Show value={amount(logged.distanceM, 'way')} />: {seen.not}
+                {dayText(logged.at)}, <Show value={amount(logged.distanceM, 'way')} />: {seen.not}
               </li>
             ))}
           </ul>
@@ -205,11 +214,11 @@ function OddRide({
     <li>
       <p>
         <strong>
-          {logged.at.slice(0, 10)}
+          {dayText(logged.at)}
           {logged.name === '' ? '' : `, ${logged.name}`}
         </strong>
         : <Show value={amount(seen.wh ?? 0, 'energy')} /> where <Show value={amount(told?.forecastWh ?? 0, 'energy')} />{' '}
-        was foretold, {Math.abs(told?.zOthers ?? 0).toFixed(1)} standard deviations{' '}
+        was foretold, {decimals(Math.abs(told?.zOthers ?? 0), 1)} standard deviations{' '}
         {(told?.zOthers ?? 0) > 0 ? 'above' : 'below'} what the others tell.
       </p>
       <p>

@@ -7,6 +7,7 @@ import { AmountField } from '../../ui/AmountField.tsx';
 import { Show } from '../../ui/Show.tsx';
 import { today } from '../../ui/today.ts';
 import { useWorkerAnswer } from '../../workers/core.ts';
+import { dayText } from '../../ui/manner.ts';
 
 const DRAWS = 160;
 const compass = ['north', 'north-east', 'east', 'south-east', 'south', 'south-west', 'west', 'north-west'];
@@ -61,7 +62,7 @@ export function TodayView() {
       const bearings = brief.route?.points.some((p) => p.bearing !== undefined) ?? false;
       set({ temperatureC: weather.temperatureC, windMs: weather.windMs, windFrom: bearings ? weather.windFrom : null });
       setSaid(
-        `Stand-in, made up for ${today()}: ${weather.words}, from the ${fromWords(weather.windFrom)}${bearings ? '' : '; this road has no bearings, so the wind counts as against, going out'}.`,
+        `Stand-in, made up for ${dayText(today())}: ${weather.words}, from the ${fromWords(weather.windFrom)}${bearings ? '' : '; this road has no bearings, so the wind counts as against, going out'}.`,
       );
     } catch {
       setSaid('The weather stand-in does not answer: type what you see and feel.');

@@ -1,5 +1,6 @@
 import { Button } from '@mantine/core';
 import {
+  decimals,
   ageingOf,
   amount,
   nearnessWords,
@@ -17,6 +18,7 @@ import { calendarOf } from '../../ui/calendar.ts';
 import { downloadText } from '../../ui/download.ts';
 import { Say, Show, useTexts } from '../../ui/Show.tsx';
 import { dueMarks } from './LogBoard.tsx';
+import { dayText } from '../../ui/manner.ts';
 
 interface UpkeepViewProps {
   upkeep: readonly Upkeep[];
@@ -80,7 +82,7 @@ function DueRow({ upkeep, lit, onDone }: { upkeep: Upkeep; lit: boolean; onDone:
         </p>
         <p className="quiet">
           <Say words={by} />
-          {on && nearness !== 'due' && nearness !== 'late' ? `, about ${on}` : ''} · {task.how}{' '}
+          {on && nearness !== 'due' && nearness !== 'late' ? `, about ${dayText(on)}` : ''} · {task.how}{' '}
           {step ? <Link to={`/build/${buildId}/build#step-${encodeURIComponent(step.id)}`}>Its step</Link> : null}
         </p>
         <details>
@@ -188,15 +190,15 @@ function AgeingCard({ ageing }: { ageing: Ageing }) {
         <strong className="num">
           {p(now.share)} of new, ±{p(now.sd)}
         </strong>{' '}
-        after {cycles.toFixed(0)} full charges’ worth; a year on {p(inAYear.low)} to {p(Math.min(1, inAYear.high))}
-        {worn ? `, and 80 % about ${worn.slice(0, 7)}` : ''}. It loses {(perYear * 100).toFixed(1)} % a year standing
-        and {(perCycles * 100).toFixed(1)} % in a hundred full charges.
+        after {decimals(cycles, 0)} full charges’ worth; a year on {p(inAYear.low)} to {p(Math.min(1, inAYear.high))}
+        {worn ? `, and 80 % about ${worn.slice(0, 7)}` : ''}. It loses {decimals(perYear * 100, 1)} % a year standing
+        and {decimals(perCycles * 100, 1)} % in a hundred full charges.
       </p>
       {seen.length > 0 ? (
         <ul className="bare-list seen-list">
           {seen.slice(-6).map((s) => (
             <li key={s.id}>
-              {s.at.slice(0, 10)}, {s.from}: <Show value={amount(s.wh, 'energy')} />, {p(s.share)} ±{p(s.sd)}
+              {dayText(s.at)}, {s.from}: <Show value={amount(s.wh, 'energy')} />, {p(s.share)} ±{p(s.sd)}
             </li>
           ))}
         </ul>

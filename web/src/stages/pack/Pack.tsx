@@ -1,6 +1,14 @@
 import { PartLessons } from '../../sheet/PartLessons.tsx';
 import { Button } from '@mantine/core';
-import { amount, amountText, AMPLE, packPlaceWords, type BuildPlan, type PackCandidate } from '@sprocket/core';
+import {
+  decimals,
+  amount,
+  amountText,
+  AMPLE,
+  packPlaceWords,
+  type BuildPlan,
+  type PackCandidate,
+} from '@sprocket/core';
 import { Link, useParams } from 'react-router';
 import { buildActions } from '../../store/buildSlice.ts';
 import { usePlan } from '../../sheet/PlanProvider.tsx';
@@ -204,7 +212,7 @@ function PackCard({
               </div>
               <div>
                 <dt>charge</dt>
-                <dd className="num">{candidate.life.chargeHours.toFixed(1)} h</dd>
+                <dd className="num">{decimals(candidate.life.chargeHours, 1)} h</dd>
               </div>
             </>
           ) : null}

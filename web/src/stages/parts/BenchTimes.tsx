@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { buildActions } from '../../store/buildSlice.ts';
 import { useBuild, useSend } from '../../store/store.ts';
 import { dayTyped, today } from '../../ui/today.ts';
+import { dayText } from '../../ui/manner.ts';
 
 const dayNames = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'];
 
@@ -70,7 +71,7 @@ export function BenchTimes() {
         {bench.once.map((o, i) => (
           <BenchRow
             key={`o${i}`}
-            words={`${o.on}, ${o.from} to ${o.to}`}
+            words={`${dayText(o.on)}, ${o.from} to ${o.to}`}
             drop={() => edit({ once: bench.once.filter((_, k) => k !== i) })}
           />
         ))}

@@ -7,6 +7,7 @@ import { csvOfRecords } from '../../ui/csv.ts';
 import { downloadText } from '../../ui/download.ts';
 import { PricedTable } from './PricedTable.tsx';
 import { today } from '../../ui/today.ts';
+import { dayText } from '../../ui/manner.ts';
 
 /** A purchase order for each supplier with something ordered and not come: to print, or as CSV. */
 export function Orders({ bill }: { bill: BillSheet }) {
@@ -29,7 +30,7 @@ export function Orders({ bill }: { bill: BillSheet }) {
             <div>
               <h3>{order.name}</h3>
               <p>
-                For {build.bill.shop.name || build.name}, {today()}
+                For {build.bill.shop.name || build.name}, {dayText(today())}
               </p>
             </div>
             <Button

@@ -1,5 +1,5 @@
 import { Button, SegmentedControl, TextInput } from '@mantine/core';
-import { invoiceOf, quotationOf, type Bill, type BillSheet } from '@sprocket/core';
+import { decimals, invoiceOf, quotationOf, type Bill, type BillSheet } from '@sprocket/core';
 import { useState } from 'react';
 import { buildActions } from '../../store/buildSlice.ts';
 import { useBuild, useSend } from '../../store/store.ts';
@@ -8,6 +8,7 @@ import { NumberField } from '../../ui/NumberField.tsx';
 import { useMoney } from '../../ui/money.ts';
 import { dayTyped, today } from '../../ui/today.ts';
 import { PricedTable, type FootRow } from './PricedTable.tsx';
+import { dayText, language } from '../../ui/manner.ts';
 
 /** A shop’s quotation for the whole conversion, and its invoice once it is done, to print. */
 export function Quotation({ bill }: { bill: BillSheet }) {
@@ -107,7 +108,7 @@ export function Quotation({ bill }: { bill: BillSheet }) {
               value={shop.invoice.hours}
               most={1000}
               onValue={(hours) => billed({ hours })}
-              description={`${quotation.hours.toFixed(1)} quoted`}
+              description={`${decimals(quotation.hours, 1)} quoted`}
             />
             <NumberField
               label={`Paid already, ${currency}`}
@@ -141,7 +142,7 @@ export function Quotation({ bill }: { bill: BillSheet }) {
             <p>
               Electric conversion: {build.name}
               <br />
-              {invoice && shop.invoice ? shop.invoice.on : today()}
+              {dayText(invoice && shop.invoice ? shop.invoice.on : today())}
             </p>
           </div>
           <p className="num quotation-total">{money(invoice ? invoice.due : shown.total)}</p>
@@ -152,7 +153,7 @@ export function Quotation({ bill }: { bill: BillSheet }) {
           more={
             <tr>
               <th scope="row">{invoice ? 'Work, as it was' : 'Work, by the plan’s steps in practised hands'}</th>
-              <td className="num">{shown.hours.toFixed(1)} h</td>
+              <td className="num">{decimals(shown.hours, 1)} h</td>
               <td className="num">{money(shop.hour)}</td>
               <td className="num">{money(shown.work)}</td>
             </tr>
@@ -177,7 +178,7 @@ const invoiceNumber = ({ invoice }: Bill['shop']): string => invoice?.number ?? 
 function isCurrency(code: string): boolean {
   if (!/^[A-Z]{3}$/.test(code)) return false;
   try {
-    new Intl.NumberFormat(undefined, { style: 'currency', currency: code });
+    new Intl.NumberFormat(language(), { style: 'currency', currency: code });
     return true;
   } catch {
     return false;

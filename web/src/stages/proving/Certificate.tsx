@@ -12,6 +12,7 @@ import { usePlan } from '../../sheet/PlanProvider.tsx';
 import { proofWords, ProofSign } from '../../sheet/ProofSign.tsx';
 import { today } from '../../ui/today.ts';
 import { Said } from './TestList.tsx';
+import { dayText } from '../../ui/manner.ts';
 
 /** What was tried, with what result, under what conditions; what was not, and why; what was gone past. */
 export function Certificate({ sheet }: { sheet: ProofSheet }) {
@@ -38,7 +39,7 @@ export function Certificate({ sheet }: { sheet: ProofSheet }) {
             {build.variant ? `, ${build.variant}` : ''}
           </h3>
           <p>
-            {plan.chosen.kit?.name ?? 'no kit'}, {plan.chosen.pack?.name ?? 'no battery'} · {today()}
+            {plan.chosen.kit?.name ?? 'no kit'}, {plan.chosen.pack?.name ?? 'no battery'} · {dayText(today())}
           </p>
           <p className="certificate-sums">
             <span>
@@ -179,5 +180,5 @@ function Under({ test, result }: { test: ProofTest; result: Result }) {
     wet: conditions.wet ? 'wet' : '',
     cog: conditions.cog === null ? '' : `${conditions.cog} teeth`,
   };
-  return <>{[at.slice(0, 10), ...(test.asks ?? []).map((key) => said[key])].filter((s) => s !== '').join(', ')}</>;
+  return <>{[dayText(at), ...(test.asks ?? []).map((key) => said[key])].filter((s) => s !== '').join(', ')}</>;
 }

@@ -1,5 +1,5 @@
 import { Button, SegmentedControl, Textarea } from '@mantine/core';
-import { amountText, fitCoasts, parseQuantity, systemOn, type Coast, type ProofSheet } from '@sprocket/core';
+import { decimals, amountText, fitCoasts, parseQuantity, systemOn, type Coast, type ProofSheet } from '@sprocket/core';
 import { useMemo, useState } from 'react';
 import { CartesianGrid, Line, LineChart, ResponsiveContainer, Tooltip, XAxis, YAxis } from 'recharts';
 import { buildActions } from '../../store/buildSlice.ts';
@@ -165,16 +165,16 @@ export function CoastSheet({ sheet }: { sheet: ProofSheet }) {
                 <tr>
                   <th scope="row">Rolling, Crr</th>
                   <td className="num">
-                    {fit.crr.toFixed(4)} ± {fit.crrSd.toFixed(4)}
+                    {decimals(fit.crr, 4)} ± {decimals(fit.crrSd, 4)}
                   </td>
-                  <td className="quiet">planned {planned.crr.toFixed(4)}</td>
+                  <td className="quiet">planned {decimals(planned.crr, 4)}</td>
                 </tr>
                 <tr>
                   <th scope="row">Air, CdA</th>
                   <td className="num">
-                    {amountText({ si: fit.cdaM2, dimension: 'area', digits: 3 }, units)} ± {fit.cdaSd.toFixed(3)}
+                    {amountText({ si: fit.cdaM2, dimension: 'area', digits: 3 }, units)} ± {decimals(fit.cdaSd, 3)}
                   </td>
-                  <td className="quiet">planned {planned.cdaM2.toFixed(3)}</td>
+                  <td className="quiet">planned {decimals(planned.cdaM2, 3)}</td>
                 </tr>
               </tbody>
             </table>

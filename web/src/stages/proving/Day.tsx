@@ -6,6 +6,7 @@ import { usePlanContext } from '../../sheet/PlanProvider.tsx';
 import { AmountField } from '../../ui/AmountField.tsx';
 import { Show } from '../../ui/Show.tsx';
 import { today } from '../../ui/today.ts';
+import { dayText } from '../../ui/manner.ts';
 
 interface Asked {
   label: string;
@@ -51,7 +52,7 @@ export function Day({ test }: { test: ProofTest }) {
     <details className="day" open={known === 0 || undefined}>
       <summary>
         Conditions today: {known === 0 ? 'as planned, nothing looked at' : `${known} of ${asks.length} looked at`}
-        {carried ? <strong>, carried over from {carried}: look again</strong> : null}
+        {carried ? <strong>, carried over from {dayText(carried)}: look again</strong> : null}
       </summary>
       <div className="fields fields-tight">
         {asks.map((key) => {

@@ -1,4 +1,4 @@
-import { amount, explainPoint, type RideSheet as Sheet } from '@sprocket/core';
+import { decimals, amount, explainPoint, type RideSheet as Sheet } from '@sprocket/core';
 import { useMemo, useState } from 'react';
 import { Say, Show } from '../../ui/Show.tsx';
 import { RideChart } from './RideChart.tsx';
@@ -20,7 +20,7 @@ export function Cursor({ sheet }: { sheet: Sheet }) {
           min={0}
           max={sheet.trace.distanceM.length - 1}
           value={index}
-          aria-valuetext={`${(told.distanceM / 1000).toFixed(2)} km`}
+          aria-valuetext={`${decimals(told.distanceM / 1000, 2)} km`}
           onChange={(event) => setAt(Number(event.currentTarget.value))}
         />
       </label>

@@ -1,4 +1,4 @@
-import { displayUnits, type RideSheet } from '@sprocket/core';
+import { decimals, displayUnits, type RideSheet } from '@sprocket/core';
 import { useMemo, useState } from 'react';
 import { Area, CartesianGrid, ComposedChart, Line, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from 'recharts';
 import { useUnits } from '../../store/store.ts';
@@ -279,14 +279,14 @@ function ChartTable({
                 .filter((_, i) => i % every === 0)
                 .map((r) => (
                   <tr key={r.i}>
-                    <th scope="row">{r.at.toFixed(2)}</th>
-                    <td>{r.height.toFixed(0)}</td>
-                    <td>{r.speed.toFixed(1)}</td>
-                    <td>{r.legs.toFixed(0)}</td>
-                    <td>{r.motor.toFixed(0)}</td>
-                    <td>{r.charge.toFixed(1)}</td>
-                    <td>{r.volts.toFixed(1)}</td>
-                    <td>{r.winding.toFixed(0)}</td>
+                    <th scope="row">{decimals(r.at, 2)}</th>
+                    <td>{decimals(r.height, 0)}</td>
+                    <td>{decimals(r.speed, 1)}</td>
+                    <td>{decimals(r.legs, 0)}</td>
+                    <td>{decimals(r.motor, 0)}</td>
+                    <td>{decimals(r.charge, 1)}</td>
+                    <td>{decimals(r.volts, 1)}</td>
+                    <td>{decimals(r.winding, 0)}</td>
                   </tr>
                 ))}
             </tbody>

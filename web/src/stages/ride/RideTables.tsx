@@ -1,4 +1,4 @@
-import { amount, type RideSheet as Sheet } from '@sprocket/core';
+import { decimals, amount, type RideSheet as Sheet } from '@sprocket/core';
 import { Say, Show } from '../../ui/Show.tsx';
 
 /** The ride as planned and the ways it goes worse. */
@@ -104,8 +104,8 @@ export function Life({ sheet }: { sheet: Sheet }) {
         <strong className="num">
           <Show value={amount(life.pricePerKm / 1000, 'perWay')} />
         </strong>{' '}
-        for the pack alone; <strong className="num">{life.chargeHours.toFixed(1)} h</strong> from empty on a charger of{' '}
-        {life.chargerA} A.
+        for the pack alone; <strong className="num">{decimals(life.chargeHours, 1)} h</strong> from empty on a charger
+        of {life.chargerA} A.
       </p>
       <ul className="advice">
         {life.advice.map((a) => (

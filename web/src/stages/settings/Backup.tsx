@@ -1,3 +1,4 @@
+import { decimals } from '@sprocket/core';
 import { Button, FileButton, Progress } from '@mantine/core';
 import { useState } from 'react';
 import { keeper } from '../../storage/autosave.ts';
@@ -11,7 +12,7 @@ import { downloadBlob } from '../../ui/download.ts';
 import { today } from '../../ui/today.ts';
 
 const sizeWords = (bytes: number): string =>
-  bytes < 1_000_000 ? `${Math.ceil(bytes / 1000)} kB` : `${(bytes / 1_000_000).toFixed(1)} MB`;
+  bytes < 1_000_000 ? `${Math.ceil(bytes / 1000)} kB` : `${decimals(bytes / 1_000_000, 1)} MB`;
 
 /** Faults told one by one. */
 const TOLD = 6;

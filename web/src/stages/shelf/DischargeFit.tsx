@@ -1,5 +1,5 @@
 import { Button, Textarea } from '@mantine/core';
-import { fitDischarge, readDischarge, type Pack } from '@sprocket/core';
+import { decimals, fitDischarge, readDischarge, type Pack } from '@sprocket/core';
 import { useState } from 'react';
 
 /** Fits a pack to a discharge with a meter: what it resists, how that rises, and what is left of it. */
@@ -20,7 +20,7 @@ export function DischargeFit({ pack, onChange }: { pack: Pack; onChange: (change
     const { cellOhm, resistanceRise, health, errorV } = found;
     onChange({ cellOhm, resistanceRise, health });
     setSaid(
-      `Fitted to ${read.readings.length} readings, off by ${errorV.toFixed(2)} V: a cell resists ${(cellOhm * 1000).toFixed(1)} mΩ full and ${(1 + resistanceRise).toFixed(1)} times that empty; ${Math.round(health * 100)} % of it is left.`,
+      `Fitted to ${read.readings.length} readings, off by ${decimals(errorV, 2)} V: a cell resists ${decimals(cellOhm * 1000, 1)} mΩ full and ${decimals(1 + resistanceRise, 1)} times that empty; ${Math.round(health * 100)} % of it is left.`,
     );
   };
   return (

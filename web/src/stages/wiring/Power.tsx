@@ -1,9 +1,9 @@
 import { Checkbox, NativeSelect } from '@mantine/core';
-import { amount, type Wiring, type WiringChoice } from '@sprocket/core';
+import { decimals, amount, type Wiring, type WiringChoice } from '@sprocket/core';
 import { buildActions } from '../../store/buildSlice.ts';
 import { useBuild, useSend } from '../../store/store.ts';
 import { usePlanContext } from '../../sheet/PlanProvider.tsx';
-import { Show, Words } from '../../ui/Show.tsx';
+import { Show, Words, useWords } from '../../ui/Show.tsx';
 import { JoinedCard } from './Joined.tsx';
 
 /** The battery's lead in one sum, the spark, lamps and horn, and packs that are joined. */
@@ -18,6 +18,7 @@ export function Power({ wiring }: { wiring: Wiring }) {
 }
 
 function PowerCard({ wiring }: { wiring: Wiring }) {
+  const w = useWords();
   const build = useBuild();
   const send = useSend();
   const { power } = wiring;
@@ -48,16 +49,16 @@ function PowerCard({ wiring }: { wiring: Wiring }) {
               <th scope="row">
                 cable, at least <span className="from">carries {power.carriesA} A as it is</span>
               </th>
-              <td className="num">{power.wantedMm2} mm²</td>
+              <td className="num">{w(`${power.wantedMm2} mm²`)}</td>
             </tr>
             <tr>
               <th scope="row">
                 resistance
                 <span className="from">
-                  2 · 0.0172 · L ÷ A, at <Show value={amount(power.celsius, 'temperature')} />
+                  2 · {decimals(0.0172, 4)} · L ÷ A, at <Show value={amount(power.celsius, 'temperature')} />
                 </span>
               </th>
-              <td className="num">{(power.ohm * 1000).toFixed(1)} mΩ</td>
+              <td className="num">{decimals(power.ohm * 1000, 1)} mΩ</td>
             </tr>
             <tr>
               <th scope="row">
@@ -68,7 +69,7 @@ function PowerCard({ wiring }: { wiring: Wiring }) {
                 </span>
               </th>
               <td className="num">
-                {power.dropV.toFixed(2)} V, <Show value={amount(power.dropShare, 'share', 1)} />
+                {decimals(power.dropV, 2)} V, <Show value={amount(power.dropShare, 'share', 1)} />
               </td>
             </tr>
             <tr>
@@ -98,11 +99,11 @@ function PowerCard({ wiring }: { wiring: Wiring }) {
               <th scope="row">
                 spark
                 <span className="from">
-                  ½ · {(power.capacitance.farad * 1000).toFixed(2)} mF{power.capacitance.known ? '' : ', taken'} · (
-                  {power.fullVolts.toFixed(1)} V)²
+                  ½ · {decimals(power.capacitance.farad * 1000, 2)} mF{power.capacitance.known ? '' : ', taken'} · (
+                  {decimals(power.fullVolts, 1)} V)²
                 </span>
               </th>
-              <td className="num">{power.spark.joules.toFixed(2)} J</td>
+              <td className="num">{decimals(power.spark.joules, 2)} J</td>
             </tr>
             <tr>
               <th scope="row">
@@ -115,7 +116,7 @@ function PowerCard({ wiring }: { wiring: Wiring }) {
                 <th scope="row">
                   pre-charge
                   <span className="from">
-                    {pre.seconds.toFixed(2)} s, {Math.round(pre.watts)} W at the first instant
+                    {decimals(pre.seconds, 2)} s, {Math.round(pre.watts)} W at the first instant
                   </span>
                 </th>
                 <td className="num">{pre.ohm} Ω</td>
@@ -132,10 +133,10 @@ function PowerCard({ wiring }: { wiring: Wiring }) {
                 value: '',
                 label:
                   power.leadMm2 === null
-                    ? `as reckoned, ${power.wantedMm2} mm²`
-                    : `the kit’s own, ${power.leadMm2} mm²`,
+                    ? w(`as worked out, ${power.wantedMm2} mm²`)
+                    : w(`the kit’s own, ${power.leadMm2} mm²`),
               },
-              ...shelf.cable.map((c) => ({ value: String(c.mm2), label: `${c.mm2} mm², ${c.amps} A` })),
+              ...shelf.cable.map((c) => ({ value: String(c.mm2), label: w(`${c.mm2} mm², ${c.amps} A`) })),
             ]}
             onChange={(event) =>
               set({ mm2: event.currentTarget.value === '' ? null : Number(event.currentTarget.value) })
@@ -198,7 +199,7 @@ function LampsCard({ wiring }: { wiring: Wiring }) {
         <span className="quiet">
           {lamps.items.length === 0
             ? 'none yet'
-            : `${lamps.watts} W together, ${lamps.amps.toFixed(2)} A; lamps count as always on`}
+            : `${lamps.watts} W together, ${decimals(lamps.amps, 2)} A; lamps count as always on`}
         </span>
       </div>
       <div className="fields fields-three">

@@ -1,5 +1,5 @@
 import { NativeSelect } from '@mantine/core';
-import { amount, type Wiring } from '@sprocket/core';
+import { decimals, amount, type Wiring } from '@sprocket/core';
 import { buildActions } from '../../store/buildSlice.ts';
 import { useBuild, useSend } from '../../store/store.ts';
 import { usePlanContext } from '../../sheet/PlanProvider.tsx';
@@ -54,7 +54,7 @@ export function Sensors({ wiring }: { wiring: Wiring }) {
           <div>
             <dt>till it helps</dt>
             <dd className="num">
-              {cadence.delayS.toFixed(2)} s, <Show value={amount(cadence.delayM, 'height', 1)} />
+              {decimals(cadence.delayS, 2)} s, <Show value={amount(cadence.delayM, 'height', 1)} />
             </dd>
           </div>
         ) : null}
