@@ -3,7 +3,7 @@ import { expect } from 'chai';
 import { Dexie } from 'dexie';
 import fc from 'fast-check';
 import { mergeBuilds, newBuild, withValueAt, type Build, type MergeStep } from '@sprocket/core';
-import { binBuild, binned, bringBack, readKept } from './builds.ts';
+import { binBuild, binned, bringBack, readKept, renameKept } from './builds.ts';
 import { db } from './db.ts';
 import { Keeper, type Saved } from './keeper.ts';
 
@@ -262,7 +262,6 @@ describe('a build kept as it is edited', () => {
     });
 
     it('7: renamed from the bench of one it is renamed in the other, whose edits stay', async () => {
-      const { renameKept } = await import('./builds.ts');
       const one = await window();
       one.type(CARGO, 15);
       await renameKept('a', 'Hazel');
@@ -410,7 +409,6 @@ describe('a build kept as it is edited', () => {
     });
 
     it('a refused edit never comes over a later rename, nor brings a deleted build back', async () => {
-      const { renameKept } = await import('./builds.ts');
       const one = await window();
       await refusing(async () => {
         one.type(CARGO, 13);

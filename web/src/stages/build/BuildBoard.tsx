@@ -3,7 +3,7 @@ import { useMemo } from 'react';
 import { useBuild } from '../../store/store.ts';
 import { BikeDrawing } from '../../drawing/BikeDrawing.tsx';
 import { pathOf } from '../../drawing/frame.ts';
-import { sideLabels } from '../../drawing/placeLabels.ts';
+import { PlacePins } from '../../drawing/PlacePins.tsx';
 import { usePlan } from '../../sheet/PlanProvider.tsx';
 import type { BenchNow } from './useBench.ts';
 
@@ -41,7 +41,7 @@ export function BuildBoard({ bench, sheets, step, onStep }: BoardProps) {
     const next = here.find((s) => bench.standing(s) === 'now') ?? here.find((s) => s.doneOn === null) ?? here.at(-1);
     return next ? [{ place, at, done, total: here.length, next }] : [];
   });
-  const told = (['off', 'loose', 'tight', 'sealed'] as const).flatMap((state) => {
+  const states = (['off', 'loose', 'tight', 'sealed'] as const).flatMap((state) => {
     const names = Object.entries(things).flatMap(([thing, is]) => (is === state ? [thing] : []));
     return names.length > 0 ? [`${stateWords[state]}: ${names.join(', ')}`] : [];
   });
@@ -54,93 +54,38 @@ export function BuildBoard({ bench, sheets, step, onStep }: BoardProps) {
       things={things}
       tools={
         <ul className="mark-key" aria-label="How far it is built">
-          {told.length === 0 ? <li className="quiet">nothing is off or on yet</li> : null}
-          {told.map((words) => (
+          {states.length === 0 ? <li className="quiet">nothing is off or on yet</li> : null}
+          {states.map((words) => (
             <li key={words}>{words}</li>
           ))}
         </ul>
       }
-      overlay={(s) => {
-        const { px } = s;
-        const high = 24 * px;
-        const { pack } = plan.drawing;
-        const wide = pins.map((pin) => ({ ...pin, w: (56 + pin.place.length * 7.2) * px }));
-        // On a narrow sheet the place in hand alone is named, in the corner; the list below names the others.
-        const labels =
-          s.width / px < 560
-            ? wide
-                .filter((pin) => pin.place === step.place)
-                .map((pin) => ({
-                  ...pin,
-                  side: 'left' as const,
-                  x: s.left + 10 * px,
-                  y: s.top - 10 * px - high,
-                }))
-            : sideLabels(wide, s, high);
-        return (
-          <>
-            {pack ? (
-              <path
-                d={pathOf(pack.outline, true)}
-                className={`build-pack build-pack-${things.pack ?? 'none'}`}
-                strokeWidth={1.8 * px}
-                {...(things.pack === 'tight' ? {} : { strokeDasharray: `${5 * px} ${4 * px}` })}
-              />
-            ) : null}
-            {labels.map(({ place, at, x, y, w, side, done, total, next }) => (
-              <g
-                key={place}
-                className={`place-pin${place === step.place ? ' place-lit' : ''}`}
-                role="button"
-                tabIndex={0}
-                aria-label={`${place} ${done === total ? '✓ all' : `${done}/${total}`} steps done`}
-                onClick={() => onStep(next.id)}
-                onKeyDown={(event) => {
-                  if (event.key === 'Enter' || event.key === ' ') {
-                    event.preventDefault();
-                    onStep(next.id);
-                  }
-                }}
-              >
-                <line
-                  x1={at.x}
-                  y1={-at.y}
-                  x2={side === 'left' ? x + w : x}
-                  y2={-y - high / 2}
-                  className="pin-line"
-                  strokeWidth={1.1 * px}
-                />
-                {place === step.place ? (
-                  <circle cx={at.x} cy={-at.y} r={15 * px} className="place-ring" strokeWidth={3.2 * px} />
-                ) : null}
-                <circle cx={at.x} cy={-at.y} r={3.4 * px} className="pin-dot" />
-                <rect
-                  x={x}
-                  y={-y - high}
-                  width={w}
-                  height={high}
-                  rx={3 * px}
-                  className="pin-plate"
-                  strokeWidth={1.2 * px}
-                />
-                <rect x={x} y={-y - 3.4 * px} width={(w * done) / total} height={3.4 * px} className="place-share" />
-                <text x={x + 7 * px} y={-y - 8 * px} fontSize={13 * px} className="pin-text">
-                  {place}
-                </text>{' '}
-                <text
-                  x={x + w - 7 * px}
-                  y={-y - 8 * px}
-                  fontSize={13 * px}
-                  className="pin-text pin-count"
-                  textAnchor="end"
-                >
-                  {done === total ? '✓' : `${done}/${total}`}
-                </text>
-              </g>
-            ))}
-          </>
-        );
-      }}
+      overlay={(s) => (
+        <>
+          {plan.drawing.pack ? (
+            <path
+              d={pathOf(plan.drawing.pack.outline, true)}
+              className={`build-pack build-pack-${things.pack ?? 'none'}`}
+              strokeWidth={1.8 * s.px}
+              {...(things.pack === 'tight' ? {} : { strokeDasharray: `${5 * s.px} ${4 * s.px}` })}
+            />
+          ) : null}
+          <PlacePins
+            sheet={s}
+            pins={pins}
+            lit={step.place}
+            ring
+            room={() => 56}
+            share={({ done, total }) => done / total}
+            end={told}
+            label={(pin) => `${pin.place} ${pin.done === pin.total ? '✓ all' : told(pin)} steps done`}
+            onPin={({ next }) => onStep(next.id)}
+          />
+        </>
+      )}
     />
   );
 }
+
+/** How far a place is built. */
+const told = ({ done, total }: { done: number; total: number }): string => (done === total ? '✓' : `${done}/${total}`);

@@ -1,7 +1,8 @@
 import { entriesOf, nearnessWords, type LogEntry, type Nearness, type Upkeep } from '@sprocket/core';
 import { BikeDrawing } from '../../drawing/BikeDrawing.tsx';
+import { BUILT } from '../../drawing/built.ts';
 import { pathOf } from '../../drawing/frame.ts';
-import { sideLabels } from '../../drawing/placeLabels.ts';
+import { PlacePins } from '../../drawing/PlacePins.tsx';
 import { usePlan } from '../../sheet/PlanProvider.tsx';
 import { dayText } from '../../ui/manner.ts';
 
@@ -12,7 +13,6 @@ interface BoardProps {
   onTask: (id: string) => void;
 }
 
-const BUILT = { motor: 'tight', pack: 'tight', 'rear wheel': 'tight', 'front wheel': 'tight', chain: 'tight' } as const;
 const rank: readonly Nearness[] = ['late', 'due', 'soon', 'later'];
 
 /** A puncture’s place on the drawing: round the rim from the valve, which is drawn at the bottom. */
@@ -55,15 +55,7 @@ export function LogBoard({ entries, upkeep, lit, onTask }: BoardProps) {
       }
       overlay={(s) => {
         const { px } = s;
-        const high = 24 * px;
         const shown = pins.filter((p) => p.worst !== 'later' || p.place === lit);
-        const wide = shown.map((pin) => ({ ...pin, w: (92 + pin.place.length * 7.2) * px }));
-        const labels =
-          s.width / px < 560
-            ? wide
-                .filter((pin) => pin.place === (lit ?? shown[0]?.place))
-                .map((pin) => ({ ...pin, side: 'left' as const, x: s.left + 10 * px, y: s.top - 10 * px - high }))
-            : sideLabels(wide, s, high);
         const { pack } = plan.drawing;
         return (
           <>
@@ -93,53 +85,16 @@ export function LogBoard({ entries, upkeep, lit, onTask }: BoardProps) {
                 </path>
               );
             })}
-            {labels.map(({ place, at, x, y, w, side, worst, first, failed }) => (
-              <g
-                key={place}
-                className={`place-pin${place === lit ? ' place-lit' : ''}`}
-                role="button"
-                tabIndex={0}
-                aria-description={nearnessWords[worst]}
-                onClick={() => onTask(first.task.id)}
-                onKeyDown={(event) => {
-                  if (event.key === 'Enter' || event.key === ' ') {
-                    event.preventDefault();
-                    onTask(first.task.id);
-                  }
-                }}
-              >
-                <line
-                  x1={at.x}
-                  y1={-at.y}
-                  x2={side === 'left' ? x + w : x}
-                  y2={-y - high / 2}
-                  className="pin-line"
-                  strokeWidth={1.1 * px}
-                />
-                <circle cx={at.x} cy={-at.y} r={3.4 * px} className="pin-dot" />
-                <rect
-                  x={x}
-                  y={-y - high}
-                  width={w}
-                  height={high}
-                  rx={3 * px}
-                  className="pin-plate"
-                  strokeWidth={1.2 * px}
-                />
-                <path
-                  d={dueMarks[worst]}
-                  className={`due-mark due-${worst}`}
-                  transform={`translate(${x + 13 * px} ${-y - high / 2}) scale(${px * 1.15})`}
-                  strokeWidth={1.5}
-                />
-                <text x={x + 25 * px} y={-y - 8 * px} fontSize={13 * px} className="pin-text">
-                  {place}
-                </text>
-                <text x={x + w - 7 * px} y={-y - 8 * px} fontSize={13 * px} className="pin-text" textAnchor="end">
-                  {failed > 0 ? `${shortWords[worst]}, ${failed} ✕` : shortWords[worst]}
-                </text>
-              </g>
-            ))}
+            <PlacePins
+              sheet={s}
+              pins={shown}
+              lit={lit}
+              room={({ failed }) => (failed > 0 ? 92 : 66)}
+              sign={({ worst }) => <path d={dueMarks[worst]} className={`due-mark due-${worst}`} strokeWidth={1.5} />}
+              end={({ worst, failed }) => (failed > 0 ? `${shortWords[worst]}, ${failed} ✕` : shortWords[worst])}
+              description={({ worst }) => nearnessWords[worst]}
+              onPin={({ first }) => onTask(first.task.id)}
+            />
           </>
         );
       }}

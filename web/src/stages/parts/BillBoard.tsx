@@ -1,6 +1,7 @@
 import type { BillSheet, Point } from '@sprocket/core';
 import { BikeDrawing } from '../../drawing/BikeDrawing.tsx';
-import { laidLabels } from '../../drawing/placeLabels.ts';
+import { BUILT } from '../../drawing/built.ts';
+import { PlacePins } from '../../drawing/PlacePins.tsx';
 import { usePlan } from '../../sheet/PlanProvider.tsx';
 import { markOf, markWords, type Mark } from './lines.ts';
 
@@ -62,6 +63,7 @@ export function BillBoard({ bill }: { bill: BillSheet }) {
       layers={['parts']}
       sheet="sheet 7"
       tall
+      things={BUILT}
       tools={
         <ul className="mark-key" aria-label="Marks">
           {present.map((mark) => (
@@ -72,53 +74,33 @@ export function BillBoard({ bill }: { bill: BillSheet }) {
           {present.length === 0 ? <li className="quiet">nothing is wanted yet</li> : null}
         </ul>
       }
-      overlay={({ px }) => {
-        const high = 24 * px;
-        return laidLabels(
-          pins.map((pin) => ({ ...pin, w: (pin.counts.length * 34 + 14 + pin.place.length * 7.2) * px })),
-          high,
-          px,
-        ).map((pin) => {
-          const { w } = pin;
-          return (
-            <g key={pin.place} role="img" aria-label={`${pin.place}: ${pin.done} of ${pin.total} here or fitted`}>
-              <line
-                x1={pin.at.x}
-                y1={-pin.at.y}
-                x2={pin.x + w / 2}
-                y2={-pin.y}
-                className="pin-line"
-                strokeWidth={1.2 * px}
-              />
-              <circle cx={pin.at.x} cy={-pin.at.y} r={3.2 * px} className="pin-dot" />
-              <rect
-                x={pin.x}
-                y={-pin.y - high}
-                width={w}
-                height={high}
-                rx={3 * px}
-                className="pin-plate"
-                strokeWidth={1.2 * px}
-              />
-              <text x={pin.x + 7 * px} y={-pin.y - 7.5 * px} fontSize={13 * px} className="pin-text">
-                {pin.place}
-              </text>
-              {pin.counts.map(({ mark, count }, i) => (
-                <g
-                  key={mark}
-                  transform={`translate(${pin.x + w - ((pin.counts.length - i) * 34 - 8) * px} ${-pin.y - high / 2}) scale(${0.85 * px})`}
-                  className={`mark mark-${mark}`}
-                >
-                  <MarkShape mark={mark} />
-                  <text x={10} y={5} fontSize={15} className="pin-text">
-                    {count}
-                  </text>
-                </g>
-              ))}
-            </g>
-          );
-        });
-      }}
+      overlay={(s) => (
+        <PlacePins
+          sheet={s}
+          // What is most to be seen to comes first: it is named where there is room for one alone.
+          pins={pins.toSorted((a, b) => rankOf(a) - rankOf(b))}
+          lit={null}
+          room={({ counts }) => counts.length * 34 + 14}
+          end={({ counts }) =>
+            counts.map(({ mark, count }, i) => (
+              <g
+                key={mark}
+                transform={`translate(${8 - (counts.length - i) * 34} 0) scale(0.85)`}
+                className={`mark mark-${mark}`}
+              >
+                <MarkShape mark={mark} />
+                <text x={10} y={5} fontSize={15} className="pin-text">
+                  {count}
+                </text>
+              </g>
+            ))
+          }
+          label={({ place, done, total }) => `${place}: ${done} of ${total} here or fitted`}
+        />
+      )}
     />
   );
 }
+
+/** How much there is to be seen to at a place: its worst mark first. */
+const rankOf = ({ counts }: Pin): number => order.indexOf(counts[0]?.mark ?? 'fitted');

@@ -1,7 +1,8 @@
 import type { ProofSheet, ProofState, ProofTest } from '@sprocket/core';
 import { BikeDrawing } from '../../drawing/BikeDrawing.tsx';
+import { BUILT } from '../../drawing/built.ts';
 import { pathOf } from '../../drawing/frame.ts';
-import { sideLabels } from '../../drawing/placeLabels.ts';
+import { PlacePins } from '../../drawing/PlacePins.tsx';
 import { usePlan } from '../../sheet/PlanProvider.tsx';
 import { proofWords } from '../../sheet/ProofSign.tsx';
 
@@ -10,9 +11,6 @@ interface BoardProps {
   test: ProofTest;
   onTest: (id: string) => void;
 }
-
-/** All of it is on: what is proved is built. */
-const BUILT = { motor: 'tight', pack: 'tight', 'rear wheel': 'tight', 'front wheel': 'tight', chain: 'tight' } as const;
 
 /** Worst first: what a place is marked by. */
 const order: readonly ProofState[] = ['stop', 'question', 'wentPast', 'open', 'notTried', 'pass'];
@@ -52,79 +50,24 @@ export function ProvingBoard({ sheet, test, onTest }: BoardProps) {
           {sheet.questions.length > 0 ? <li>{sheet.questions.length} open questions</li> : null}
         </ul>
       }
-      overlay={(s) => {
-        const { px } = s;
-        const high = 24 * px;
-        const wide = pins.map((pin) => ({ ...pin, w: (74 + pin.place.length * 7.2) * px }));
-        const labels =
-          s.width / px < 560
-            ? wide
-                .filter((pin) => pin.place === test.place)
-                .map((pin) => ({ ...pin, side: 'left' as const, x: s.left + 10 * px, y: s.top - 10 * px - high }))
-            : sideLabels(wide, s, high);
-        const { pack } = plan.drawing;
-        return (
-          <>
-            {pack ? <path d={pathOf(pack.outline, true)} className="prove-pack" strokeWidth={1.8 * px} /> : null}
-            {labels.map(({ place, at, x, y, w, side, worst, next, done, total }) => (
-              <g
-                key={place}
-                className={`place-pin${place === test.place ? ' place-lit' : ''}`}
-                role="button"
-                tabIndex={0}
-                aria-description={proofWords[worst]}
-                onClick={() => onTest(next.id)}
-                onKeyDown={(event) => {
-                  if (event.key === 'Enter' || event.key === ' ') {
-                    event.preventDefault();
-                    onTest(next.id);
-                  }
-                }}
-              >
-                <line
-                  x1={at.x}
-                  y1={-at.y}
-                  x2={side === 'left' ? x + w : x}
-                  y2={-y - high / 2}
-                  className="pin-line"
-                  strokeWidth={1.1 * px}
-                />
-                {place === test.place ? (
-                  <circle cx={at.x} cy={-at.y} r={15 * px} className="prove-ring" strokeWidth={3.2 * px} />
-                ) : null}
-                <circle cx={at.x} cy={-at.y} r={3.4 * px} className="pin-dot" />
-                <rect
-                  x={x}
-                  y={-y - high}
-                  width={w}
-                  height={high}
-                  rx={3 * px}
-                  className="pin-plate"
-                  strokeWidth={1.2 * px}
-                />
-                <path
-                  d={marks[worst]}
-                  className={`prove-mark prove-${worst}`}
-                  transform={`translate(${x + 13 * px} ${-y - high / 2}) scale(${px * 1.15})`}
-                  strokeWidth={1.5}
-                />
-                <text x={x + 25 * px} y={-y - 8 * px} fontSize={13 * px} className="pin-text">
-                  {place}
-                </text>
-                <text
-                  x={x + w - 7 * px}
-                  y={-y - 8 * px}
-                  fontSize={13 * px}
-                  className="pin-text prove-count"
-                  textAnchor="end"
-                >
-                  {`${done}/${total}`}
-                </text>
-              </g>
-            ))}
-          </>
-        );
-      }}
+      overlay={(s) => (
+        <>
+          {plan.drawing.pack ? (
+            <path d={pathOf(plan.drawing.pack.outline, true)} className="prove-pack" strokeWidth={1.8 * s.px} />
+          ) : null}
+          <PlacePins
+            sheet={s}
+            pins={pins}
+            lit={test.place}
+            ring
+            room={() => 74}
+            sign={({ worst }) => <path d={marks[worst]} className={`prove-mark prove-${worst}`} strokeWidth={1.5} />}
+            end={({ done, total }) => `${done}/${total}`}
+            description={({ worst }) => proofWords[worst]}
+            onPin={({ next }) => onTest(next.id)}
+          />
+        </>
+      )}
     />
   );
 }

@@ -1,4 +1,3 @@
-import type { PayloadAction } from '@reduxjs/toolkit';
 import {
   takenBack,
   withReading,
@@ -12,7 +11,7 @@ import {
   type ReadingTaken,
   type StepMarking,
 } from '@sprocket/core';
-import type { BuildState, Edit } from './state.ts';
+import { onOpen, patched } from './state.ts';
 
 /** How a line of the bill stands once the step that takes it is done, or is not done after all. */
 export interface LineMoved {
@@ -21,48 +20,36 @@ export interface LineMoved {
 }
 
 /** Edits of the bench: who works and when, and what is done. */
-export const benchReducers = {
-  benchEdited(state: BuildState, action: PayloadAction<Edit<Partial<Omit<Bench, 'done'>>>>) {
-    if (state.build) Object.assign(state.build.bench, action.payload.value);
-  },
+export const benchReducers = onOpen({
+  benchEdited: patched<Partial<Omit<Bench, 'done'>>>((build) => build.bench),
   /** A step marked done, or not done after all. */
-  stepMarked(
-    state: BuildState,
-    action: PayloadAction<
-      Edit<{
-        step: MarkedStep;
-        as: StepMarking | null;
-        lines?: readonly LineMoved[];
-      }>
-    >,
-  ) {
-    if (!state.build) return;
-    const { step, as, lines } = action.payload.value;
+  stepMarked(build: Build, value: { step: MarkedStep; as: StepMarking | null; lines?: readonly LineMoved[] }) {
+    const { step, as, lines } = value;
     // Done after all, a step that was left out takes what that changed back with it.
-    const left = as === null ? state.build.built.otherwise.find((o) => o.leftOut && o.step === step.id) : undefined;
-    if (left) state.build = takenBack(state.build as Build, left.id);
-    state.build.bench.done = withStepMarked(state.build.bench.done, step, as);
-    for (const { key, state: stands } of lines ?? []) {
-      const line = state.build.bill.lines[key];
-      if (line) line.state = stands;
-    }
+    const left = as === null ? build.built.otherwise.find((o) => o.leftOut && o.step === step.id) : undefined;
+    const from = left ? takenBack(build, left.id) : build;
+    const stand = (lines ?? []).flatMap(({ key, state }) => {
+      const line = from.bill.lines[key];
+      return line ? [[key, { ...line, state }] as const] : [];
+    });
+    return {
+      ...from,
+      bench: { ...from.bench, done: withStepMarked(from.bench.done, step, as) },
+      bill: { ...from.bill, lines: { ...from.bill.lines, ...Object.fromEntries(stand) } },
+    };
   },
   /** A reading taken at a step: kept with it, and the plan is judged with it where it is the measure of something planned. */
-  readingTaken(state: BuildState, action: PayloadAction<Edit<ReadingTaken>>) {
-    if (state.build) state.build = withReading(state.build as Build, action.payload.value);
+  readingTaken(build: Build, value: ReadingTaken) {
+    return withReading(build, value);
   },
   /** Something built otherwise than planned: kept with its reason, and the build is as it was built. */
-  builtOtherwise(state: BuildState, action: PayloadAction<Edit<Otherwise>>) {
-    if (!state.build) return;
-    const told = action.payload.value;
-    const build = told.changes.reduce((b, { path, is }) => withValue(b, path, is), state.build as Build);
-    state.build = { ...build, built: { ...build.built, otherwise: [...build.built.otherwise, told] } };
+  builtOtherwise(build: Build, value: Otherwise) {
+    const as = value.changes.reduce((b, { path, is }) => withValue(b, path, is), build);
+    return { ...as, built: { ...as.built, otherwise: [...as.built.otherwise, value] } };
   },
   /** Taken back: what was planned stands again, unless it was changed since. */
-  otherwiseTakenBack(state: BuildState, action: PayloadAction<Edit<string>>) {
-    if (state.build) state.build = takenBack(state.build as Build, action.payload.value);
+  otherwiseTakenBack(build: Build, value: string) {
+    return takenBack(build, value);
   },
-  builtEdited(state: BuildState, action: PayloadAction<Edit<Partial<Built>>>) {
-    if (state.build) Object.assign(state.build.built, action.payload.value);
-  },
-};
+  builtEdited: patched<Partial<Built>>((build) => build.built),
+});

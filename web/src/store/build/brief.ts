@@ -1,6 +1,5 @@
-import type { PayloadAction } from '@reduxjs/toolkit';
-import type { Aboard, Brief, Rider, Route, Seat, Trailer } from '@sprocket/core';
-import type { BuildState, Edit } from './state.ts';
+import type { Build, Aboard, Brief, Rider, Route, Seat, Trailer } from '@sprocket/core';
+import { onOpen, patched } from './state.ts';
 
 /** Whoever steers comes first; where nobody does any more, the first of the others takes the saddle, or the first rider. */
 function withHead(aboard: Aboard[]): Aboard[] {
@@ -11,28 +10,22 @@ function withHead(aboard: Aboard[]): Aboard[] {
 }
 
 /** Edits of the brief: riders, load, road. */
-export const briefReducers = {
-  briefEdited(state: BuildState, action: PayloadAction<Edit<Partial<Omit<Brief, 'riders' | 'route'>>>>) {
-    if (state.build) Object.assign(state.build.brief, action.payload.value);
+export const briefReducers = onOpen({
+  briefEdited: patched<Partial<Omit<Brief, 'riders' | 'route'>>>((build) => build.brief),
+  routeChosen(build: Build, value: Route | null) {
+    build.brief.route = value;
   },
-  routeChosen(state: BuildState, action: PayloadAction<Edit<Route | null>>) {
-    if (state.build) state.build.brief.route = action.payload.value;
+  routeEdited: patched<Partial<Omit<Route, 'points'>>>((build) => build.brief.route),
+  riderEdited(build: Build, value: { index: number; change: Partial<Rider> }) {
+    const rider = build.brief.riders[value.index];
+    if (rider) Object.assign(rider, value.change);
   },
-  routeEdited(state: BuildState, action: PayloadAction<Edit<Partial<Omit<Route, 'points'>>>>) {
-    if (state.build?.brief.route) Object.assign(state.build.brief.route, action.payload.value);
+  riderAdded(build: Build, value: Rider) {
+    build.brief.riders.push(value);
   },
-  riderEdited(state: BuildState, action: PayloadAction<Edit<{ index: number; change: Partial<Rider> }>>) {
-    const rider = state.build?.brief.riders[action.payload.value.index];
-    if (rider) Object.assign(rider, action.payload.value.change);
-  },
-  riderAdded(state: BuildState, action: PayloadAction<Edit<Rider>>) {
-    if (!state.build) return;
-    state.build.brief.riders.push(action.payload.value);
-  },
-  riderRemoved(state: BuildState, action: PayloadAction<Edit<number>>) {
-    const brief = state.build?.brief;
-    if (!brief || brief.riders.length < 2) return;
-    const gone = action.payload.value;
+  riderRemoved(build: Build, gone: number) {
+    const { brief } = build;
+    if (brief.riders.length < 2) return;
     brief.riders.splice(gone, 1);
     const left = brief.aboard
       .filter((a) => a.rider !== gone)
@@ -40,10 +33,9 @@ export const briefReducers = {
     brief.aboard = withHead(left);
   },
   /** Seats a rider, or lets them get off; whoever steered before changes places with the new one. */
-  riderSeated(state: BuildState, action: PayloadAction<Edit<{ rider: number; seat: Seat | null; pedals: boolean }>>) {
-    const brief = state.build?.brief;
-    if (!brief) return;
-    const { rider, seat, pedals } = action.payload.value;
+  riderSeated(build: Build, value: { rider: number; seat: Seat | null; pedals: boolean }) {
+    const { brief } = build;
+    const { rider, seat, pedals } = value;
     const before = brief.aboard.find((a) => a.rider === rider);
     const others = brief.aboard.filter((a) => a.rider !== rider);
     if (seat === null) {
@@ -54,7 +46,5 @@ export const briefReducers = {
     const moved = others.flatMap((a) => (a.seat !== seat ? [a] : before ? [{ ...a, seat: before.seat }] : []));
     brief.aboard = withHead([...moved, { rider, seat, pedals }].slice(-4));
   },
-  trailerEdited(state: BuildState, action: PayloadAction<Edit<Partial<Trailer>>>) {
-    if (state.build?.brief.trailer) Object.assign(state.build.brief.trailer, action.payload.value);
-  },
-};
+  trailerEdited: patched<Partial<Trailer>>((build) => build.brief.trailer),
+});

@@ -1,16 +1,15 @@
-import { original, type PayloadAction } from '@reduxjs/toolkit';
-import type { Handover, LogEntry, Mapping, Review, Ridden } from '@sprocket/core';
-import type { BuildState, Edit } from './state.ts';
+import { original } from '@reduxjs/toolkit';
+import type { Build, Handover, LogEntry, Mapping, Review, Ridden } from '@sprocket/core';
+import { onOpen, patched } from './state.ts';
 
 /** Edits of the logbook: lines kept and forgotten, remembered tables, the review, what rides told. */
-export const logReducers = {
+export const logReducers = onOpen({
   /** Lines put in place of those of their ids, or after the others. What is past the most that are kept, the gate tells of. */
-  entriesKept(state: BuildState, action: PayloadAction<Edit<readonly LogEntry[]>>) {
-    if (!state.build) return;
-    const { log } = state.build;
+  entriesKept(build: Build, value: readonly LogEntry[]) {
+    const { log } = build;
     // Looked up in what lies under the draft: thousands of lines need no drafts of their own.
     const at = new Map((original(log)?.entries ?? log.entries).map((e, i) => [e.id, i]));
-    for (const entry of action.payload.value) {
+    for (const entry of value) {
       const here = at.get(entry.id);
       if (here !== undefined) log.entries[here] = entry;
       else {
@@ -19,35 +18,28 @@ export const logReducers = {
       }
     }
   },
-  entryForgotten(state: BuildState, action: PayloadAction<Edit<string>>) {
-    if (!state.build) return;
-    const { log } = state.build;
-    const here = (original(log)?.entries ?? log.entries).findIndex((e) => e.id === action.payload.value);
+  entryForgotten(build: Build, value: string) {
+    const { log } = build;
+    const here = (original(log)?.entries ?? log.entries).findIndex((e) => e.id === value);
     if (here >= 0) log.entries.splice(here, 1);
   },
   /** Columns of a table, remembered by its heads; the twenty last. */
-  mappingKept(state: BuildState, action: PayloadAction<Edit<Mapping>>) {
-    if (!state.build) return;
-    const { log } = state.build;
-    log.mappings = [...log.mappings.filter((m) => m.heads !== action.payload.value.heads), action.payload.value].slice(
-      -20,
-    );
+  mappingKept(build: Build, value: Mapping) {
+    const { log } = build;
+    log.mappings = [...log.mappings.filter((m) => m.heads !== value.heads), value].slice(-20);
   },
-  reviewSaid(state: BuildState, action: PayloadAction<Edit<Review | null>>) {
-    if (state.build) state.build.log.review = action.payload.value;
+  reviewSaid(build: Build, value: Review | null) {
+    build.log.review = value;
   },
   /** What the handover sheet says besides what the plan knows. */
-  handoverSaid(state: BuildState, action: PayloadAction<Edit<Partial<Handover>>>) {
-    if (state.build) Object.assign(state.build.log.handover, action.payload.value);
-  },
+  handoverSaid: patched<Partial<Handover>>((build) => build.log.handover),
   /** What the rides told; null: nothing yet. */
-  riddenTo(state: BuildState, action: PayloadAction<Edit<Ridden | null>>) {
-    if (state.build) state.build.tuned.rides = action.payload.value;
+  riddenTo(build: Build, value: Ridden | null) {
+    build.tuned.rides = value;
   },
   /** Whether figures go by the rides. */
-  byRidesSet(state: BuildState, action: PayloadAction<Edit<boolean>>) {
-    if (!state.build) return;
-    state.build.tuned.byRides = action.payload.value;
-    if (!action.payload.value) state.build.tuned.rides = null;
+  byRidesSet(build: Build, value: boolean) {
+    build.tuned.byRides = value;
+    if (!value) build.tuned.rides = null;
   },
-};
+});
