@@ -25,8 +25,8 @@ const wired = (of: WorldOf) => {
 };
 
 describe('what the shelf’s kits bring to be joined up', () => {
-  it('is said of all twenty-nine, by the schema, each lead once, with as many cores as its plug has poles', () => {
-    expect(starterShelf.kit.length).to.equal(29);
+  it('is said of every kit, by the schema, each lead once, with as many cores as its plug has poles', () => {
+    expect(starterShelf.kit.length).to.be.at.least(29);
     for (const kit of starterShelf.kit) {
       expect(kitSchema.safeParse(kit).error, kit.id).to.equal(undefined);
       const ids = kit.wiring?.leads.map((l) => l.id) ?? [];
