@@ -31,8 +31,8 @@ const looked = (device: (typeof devices)[number]): boolean => device.dark === de
 
 /** A measure in metric units; a cross-section in mm² is one in every country. */
 const METRIC = /[\d.][\s\u00a0](?:mm|cm|km|kg|km\/h|m\/s|°C|N·m)(?![\p{L}\p{N}²³/·])/u;
-/** A point before decimals, or a day as files have it. */
-const PLAIN = /\d\.\d|\d{4}-\d\d-\d\d/;
+/** A point before decimals, or a month or day as files have it. */
+const PLAIN = /\d\.\d|(?:19|20)\d\d-\d\d|(?<![\d-])[01]\d-[0-3]\d(?![\d-])/;
 const namesLike = (shape: RegExp): string[] =>
   Object.values(starterShelf)
     .flat()
@@ -193,7 +193,13 @@ describe('every view, light and dark, wide and narrow', () => {
       const found = new Set<string>();
       let read = 0;
       // A build half planned, one that has been ridden for half a year, one that is being proved.
-      const paths = [...stageIds.map((id) => `demo-mixte/${id}`), 'demo-box/logbook', 'demo-gravel/proving'];
+      const paths = [
+        ...stageIds.map((id) => `demo-mixte/${id}`),
+        'demo-box/logbook',
+        'demo-gravel/proving',
+        'demo-mixte/schools',
+        'demo-mixte/ride',
+      ];
       for (const path of paths) {
         await go(page, `/build/${path}`);
         const legs = await page.page.$$eval('.leg', (all) => all.length);

@@ -25,6 +25,7 @@ describe('how a reader writes', () => {
 
   it('days in the reader’s order within words; outlines, points and data by themselves stay', () => {
     expect(wordsIn('after the wash of 2026-03-07', 'metric')).to.equal('after the wash of 07/03/2026');
+    expect(wordsIn('class as of 2026-06; tyre 28-622', 'metric')).to.equal('class as of 06/2026; tyre 28-622');
     expect(wordsIn('2026-03-07T08:00:00.000Z', 'metric')).to.equal('2026-03-07T08:00:00.000Z');
     for (const drawn of ['M1.5 2.5L3.25 4', 'M-0.5,1.25h3.5z', '1.5,2.5 3.5,4.5'])
       expect(wordsIn(drawn, 'metric'), drawn).to.equal(drawn);

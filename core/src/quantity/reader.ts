@@ -1,7 +1,7 @@
 /** How a reader writes what is the same in every unit: the mark before decimals, and a day. */
 export interface ReaderManner {
   mark: '.' | ',';
-  /** A day in words. @param iso year, month and day: `2026-03-07` */
+  /** A day or a month in words. @param iso year, month and, for a day, its number: `2026-03-07`, `2026-03` */
   day: (iso: string) => string;
 }
 
@@ -26,11 +26,11 @@ export const decimals = (value: number, digits: number): string => marked(value.
 export const marked = (digits: string): string => (manner.mark === '.' ? digits : digits.replace('.', manner.mark));
 
 const DECIMAL = /(?<![\w.,])([−-]?\d[\d\u202f]*)\.(\d+)(?![\w.])/g;
-const DAY = /(?<![\w-])\d{4}-[01]\d-[0-3]\d(?![\w-]|T\d)/g;
+const DAY = /(?<![\w-])(?:19|20)\d\d-(?:0[1-9]|1[0-2])(?:-[0-3]\d)?(?![\w-]|T\d)/g;
 /** Outlines and rows of points are no words: figures, and the letters that draw. */
 const DRAWN = /^(?:[Mm][\d\s.,eMmLlHhVvCcSsQqTtAaZz-]*\d[\d\s.,eMmLlHhVvCcSsQqTtAaZz-]*|[\d\s.,-]*)$/;
 const LONE = /^[−-]?\d[\d\u202f]*\.\d+$/;
-const WHOLLY_DAY = /^\d{4}-\d\d-\d\d$/;
+const WHOLLY_DAY = /^\d{4}-\d\d(?:-\d\d)?$/;
 
 /** Whether a text is a figure or a day by itself: data as likely as words, so whoever shows it says so. */
 export const isBare = (text: string): boolean => LONE.test(text) || WHOLLY_DAY.test(text);

@@ -14,6 +14,7 @@ import { VerdictMark } from './Verdict.tsx';
 import { useSpread } from './SpreadProvider.tsx';
 import { useApp, useBuild, useSend, useUnits } from '../store/store.ts';
 import { uiActions } from '../store/uiSlice.ts';
+import { dayText } from '../ui/manner.ts';
 
 /** How long a change stays marked, ms. */
 const MARKED_FOR = 6000;
@@ -68,7 +69,7 @@ export function Tally({ plan, previous }: TallyProps) {
           <strong>
             <Words>{law?.name ?? 'Rules not known'}</Words>
           </strong>
-          <span className="quiet">{law ? `as of ${law.asOf}; ` : ''}the local authority decides</span>
+          <span className="quiet">{law ? `as of ${dayText(law.asOf)}; ` : ''}the local authority decides</span>
         </div>
         <div className="caution">
           <strong>Charging</strong>{' '}

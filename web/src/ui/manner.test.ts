@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import { decimalMark, english } from './manner.ts';
+import { dayOfYear, dayText, decimalMark, english } from './manner.ts';
 
 describe('the reader’s manner', () => {
   it('is a comma or a point by the language, and a point where it is neither', () => {
@@ -25,5 +25,14 @@ describe('the reader’s manner', () => {
       '7 Mar 2026',
       '7 Mar 2026',
     ]);
+  });
+
+  it('a day, a month and a day of the year are in words; what is none of them stays', () => {
+    // Tests run in the language of whoever runs them: what is sure is what each part is called.
+    expect(dayText('2026-03-07')).to.match(/Mar/).and.match(/\b7\b/).and.match(/2026/);
+    expect(dayText('2026-03-07T10:20')).to.equal(dayText('2026-03-07'));
+    expect(dayText('2026-06')).to.match(/^Jun\w* 2026$/);
+    expect(dayOfYear('2026-03-07T10:20')).to.match(/Mar/).and.match(/\b7\b/).and.not.match(/2026/);
+    expect(dayText('soon')).to.equal('soon');
   });
 });

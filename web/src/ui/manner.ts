@@ -9,17 +9,29 @@ export function decimalMark(language: string): '.' | ',' {
   return parts.find((part) => part.type === 'decimal')?.value === ',' ? ',' : '.';
 }
 
-let days: Intl.DateTimeFormat | null = null;
 /** The language this browser's reader reads. */
 export const language = (): string => globalThis.navigator?.language ?? 'en-GB';
 
-/** A day in words, its parts in the reader's order: “7 Mar 2026”. @param iso year, month and day: `2026-03-07` */
-export function dayText(iso: string): string {
-  const day = new Date(`${iso.slice(0, 10)}T00:00:00Z`);
+const formats = new Map<string, Intl.DateTimeFormat>();
+function inWords(iso: string, options: Intl.DateTimeFormatOptions): string {
+  const day = new Date(`${iso.length === 7 ? `${iso}-01` : iso.slice(0, 10)}T00:00:00Z`);
   if (Number.isNaN(day.getTime())) return iso;
-  days ??= new Intl.DateTimeFormat(english(language()), { dateStyle: 'medium', timeZone: 'UTC' });
-  return days.format(day);
+  const key = JSON.stringify(options);
+  let format = formats.get(key);
+  if (!format)
+    formats.set(key, (format = new Intl.DateTimeFormat(english(language()), { ...options, timeZone: 'UTC' })));
+  return format.format(day);
 }
+
+/**
+ * A day or a month in words, its parts in the reader's order: “7 Mar 2026”, “Mar 2026”.
+ * @param iso year, month and, for a day, its number: `2026-03-07`, `2026-03`
+ */
+export const dayText = (iso: string): string =>
+  inWords(iso, iso.length === 7 ? { month: 'short', year: 'numeric' } : { dateStyle: 'medium' });
+
+/** A day without its year, for a row of them: “7 Mar”. */
+export const dayOfYear = (iso: string): string => inWords(iso, { day: 'numeric', month: 'short' });
 
 /** Shows numbers and days as this browser's reader writes them. */
 export const readAsTheReader = (): void => readAs({ mark: decimalMark(language()), day: dayText });

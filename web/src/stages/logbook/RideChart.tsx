@@ -1,6 +1,7 @@
 import type { LoggedRide, RideSeen } from '@sprocket/core';
 import { Bar, CartesianGrid, ComposedChart, ResponsiveContainer, Scatter, XAxis, YAxis } from 'recharts';
 import { useUnits } from '../../store/store.ts';
+import { dayOfYear } from '../../ui/manner.ts';
 
 /** A ride as the chart draws it. */
 interface Row {
@@ -24,7 +25,7 @@ export function chartRows(rides: readonly { logged: LoggedRide; seen: RideSeen }
     const fact = seen.wh === null ? null : of(seen.wh);
     return {
       n: i + 1,
-      day: logged.at.slice(5, 10),
+      day: dayOfYear(logged.at),
       band: told ? [of(told.bandWh.low), of(told.bandWh.high)] : null,
       told: told ? of(told.forecastWh) : null,
       fact: told?.odd ? null : fact,

@@ -191,8 +191,8 @@ function AgeingCard({ ageing }: { ageing: Ageing }) {
           {p(now.share)} of new, ±{p(now.sd)}
         </strong>{' '}
         after {decimals(cycles, 0)} full charges’ worth; a year on {p(inAYear.low)} to {p(Math.min(1, inAYear.high))}
-        {worn ? `, and 80 % about ${worn.slice(0, 7)}` : ''}. It loses {decimals(perYear * 100, 1)} % a year standing
-        and {decimals(perCycles * 100, 1)} % in a hundred full charges.
+        {worn ? `, and 80 % about ${dayText(worn.slice(0, 7))}` : ''}. It loses {decimals(perYear * 100, 1)} % a year
+        standing and {decimals(perCycles * 100, 1)} % in a hundred full charges.
       </p>
       {seen.length > 0 ? (
         <ul className="bare-list seen-list">

@@ -7,6 +7,7 @@ import { AmountField } from '../../ui/AmountField.tsx';
 import { Show, useWords } from '../../ui/Show.tsx';
 import { DraftText } from '../../ui/DraftText.tsx';
 import { today } from '../../ui/today.ts';
+import { dayText } from '../../ui/manner.ts';
 
 const throttles = legalClassSchema.shape.throttle.options;
 
@@ -82,7 +83,7 @@ export function Laws() {
                   {law.leastAge === null ? 'no age set' : `from ${law.leastAge}`}
                   {law.registered ? ', plate' : ''}
                 </td>
-                <td className="num">{law.asOf}</td>
+                <td className="num">{dayText(law.asOf)}</td>
                 <td>
                   <Button
                     size="compact-sm"
