@@ -9,6 +9,7 @@ import { derivedSizes, toleranceOf } from './derived.ts';
 import type { Donor } from './donor.ts';
 import { donorGeometry } from './geometry.ts';
 import { itemExists, itemsFor, surveyItem, surveyItems, surveyProgress } from './survey.ts';
+import { counted } from '../../test/counted.ts';
 
 const donor = (survey: Typed = {}, kind: Donor['kind'] = 'diamond'): Donor => ({
   ...newBuild('a', 'A', '2026-01-01T00:00:00.000Z').donor,
@@ -104,16 +105,18 @@ describe('the survey', () => {
   });
 
   it('asks an item only of the kinds that have it, and only while nothing found rules it out', () => {
+    const met = counted(2);
     for (const kind of vehicleKinds)
       for (const item of surveyItems) {
         const exists = itemExists(item, { kind, survey: {} });
-        if (!item.kinds.includes(kind)) expect(exists, `${kind} ${item.id}`).to.equal(false);
-        else if (!item.when) expect(exists, `${kind} ${item.id}`).to.equal(true);
+        if (!item.kinds.includes(kind) && met(0)) expect(exists, `${kind} ${item.id}`).to.equal(false);
+        else if (!item.when && met(1)) expect(exists, `${kind} ${item.id}`).to.equal(true);
       }
     const rotor = surveyItem('rearRotor');
     const disc = donor({ rearBrake: 'discCable' });
     expect(itemExists(rotor, disc)).to.equal(true);
     expect(itemExists(rotor, donor({ rearBrake: 'rim' }))).to.equal(false);
+    met.enough();
   });
 
   it('says of every item how to take it, why, and what with; a number’s range holds its common values', () => {

@@ -10,6 +10,7 @@ import { kitFindings } from '../../test/world.ts';
 import { typedSurvey, type Typed } from '../../test/typed.ts';
 import type { Finding } from './finding.ts';
 import type { Verdict } from '../verdict.ts';
+import { counted } from '../../test/counted.ts';
 
 /** Where packs lie is proved beside the layout; one of them is enough here. */
 const shelf = {
@@ -339,13 +340,15 @@ describe('fit rules, case by case', () => {
   }
 
   it('say numbers, source and evidence in every finding, and a remedy in every one that does not fit', () => {
+    const met = counted();
     for (const { changes, kit, edit } of cases) {
       for (const finding of judged(buildWith(changes, edit), kit).values()) {
         expect(finding.source, finding.title).not.to.equal('');
         expect(finding.evidence.length, finding.title).to.be.greaterThan(0);
-        if (finding.verdict !== 'fits') expect(finding.remedies.length, finding.title).to.be.greaterThan(0);
+        if (finding.verdict !== 'fits' && met()) expect(finding.remedies.length, finding.title).to.be.greaterThan(0);
       }
     }
+    met.enough();
   });
 });
 

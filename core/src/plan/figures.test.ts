@@ -11,6 +11,7 @@ import { sizeBackwards } from './sizing.ts';
 import { summaryOf } from './summary.ts';
 import { planChosen } from './planBuild.ts';
 import { whatWouldChange } from './whatChanges.ts';
+import { counted } from '../../test/counted.ts';
 
 const G = 9.80665;
 const made = (of: WorldOf = {}, rise = 0.05): World => {
@@ -182,6 +183,7 @@ describe('the gear sheet, by hand', () => {
   });
 
   it('a hub gear’s floor and torque bar rings and cogs', () => {
+    const met = counted();
     const survey = {
       clusterKind: 'hubGear',
       hubGear: 'eight',
@@ -200,11 +202,12 @@ describe('the gear sheet, by hand', () => {
           : ((atRing + 60) * c.cog) / c.ring > 45
             ? 'over the hub gear’s torque'
             : null;
-      if (expected) expect(c.verdict, `${c.ring}/${c.cog}`).to.equal(expected);
+      if (expected && met()) expect(c.verdict, `${c.ring}/${c.cog}`).to.equal(expected);
       else expect(['goes', 'does not start']).to.include(c.verdict);
     }
     expect(sheet.cogMeans).to.equal('the hub gear’s cog');
     expect(sheet.rows.map((r) => r.cog)).to.deep.equal([19]);
+    met.enough();
   });
 
   it('says whether legs can add at the motor’s own speed', () => {

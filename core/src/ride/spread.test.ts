@@ -11,6 +11,7 @@ import { stoppingDistance, brakeLimits } from '../safety/stopping.ts';
 import { explainPoint } from './explainPoint.ts';
 import { describedRoute, headwindOn, routeSegments } from './route.ts';
 import { drawOf, rideDraw, runDraws, spreadInputs, summariseDraws, type SpreadJob } from './spread.ts';
+import { counted } from '../../test/counted.ts';
 
 function demo(name: string): Build {
   const read = readBuildFile(
@@ -95,6 +96,7 @@ describe('wind and stretches', () => {
   });
 
   it('takes a stretch’s surface, limit and stops where it lies, and no further', () => {
+    const met = counted(2);
     const build = demo('mixte');
     const { route } = build.brief;
     if (!route) throw new Error('no road');
@@ -106,9 +108,10 @@ describe('wind and stretches', () => {
       at += s.lengthM;
       const inside = middle > 1040 && middle < 1960;
       const outside = middle < 960 || middle > 2040;
-      if (inside) expect([s.surfaceCrr, s.targetMs, s.stop]).to.deep.equal([0.1, 2, false]);
-      if (outside) expect(s.targetMs).to.equal(build.brief.cruiseMs);
+      if (inside && met(0)) expect([s.surfaceCrr, s.targetMs, s.stop]).to.deep.equal([0.1, 2, false]);
+      if (outside && met(1)) expect(s.targetMs).to.equal(build.brief.cruiseMs);
     }
+    met.enough();
   });
 });
 
@@ -137,12 +140,14 @@ describe('the ride sheet', () => {
   });
 
   it('goes less far in every worse scenario, least far when all comes at once', () => {
+    const met = counted();
     const list = sheetOf(demo('lockkeeper')).scenarios;
     const planned = list.find((s) => s.id === 'asPlanned')?.rangeM ?? 0;
     for (const s of list.slice(1))
-      if (s.id === 'frugal') expect(s.rangeM).to.be.greaterThan(planned);
+      if (s.id === 'frugal' && met()) expect(s.rangeM).to.be.greaterThan(planned);
       else expect(s.rangeM, s.id).to.be.lessThan(planned);
     expect(Math.min(...list.map((s) => s.rangeM))).to.equal(list.find((s) => s.id === 'allAtOnce')?.rangeM);
+    met.enough();
   });
 
   it('explains points in words that name what holds', () => {

@@ -1,6 +1,7 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { cutoffSeen, cutoffSheet, waysFor, type CutoffFrom } from './cutoffs.ts';
+import { counted } from '../../test/counted.ts';
 
 const from = (change: Partial<CutoffFrom>): CutoffFrom => ({
   acts: 'cutsWhenAway',
@@ -67,6 +68,7 @@ describe('a cut-off by magnet', () => {
   });
 
   it('never says it runs and cuts where either gap does not do so', () => {
+    const met = counted();
     const gap = fc.double({ min: 0, max: 0.02, noNaN: true });
     fc.assert(
       fc.property(gap, gap, gap, fc.constantFrom('cutsWhenAway', 'cutsWhenNear'), (restM, pulledM, reachM, acts) => {
@@ -76,9 +78,10 @@ describe('a cut-off by magnet', () => {
         expect(sheet.outcome === 'runsAndCuts').to.equal(runs && cuts);
         expect(sheet.outcome === 'doesNotCut').to.equal(runs && !cuts);
         expect(sheet.outcome === 'neverRuns').to.equal(!runs);
-        if (!runs || !cuts) expect(sheet.move).to.be.a('string');
+        if ((!runs || !cuts) && met()) expect(sheet.move).to.be.a('string');
       }),
     );
+    met.enough();
   });
 
   it('is told by what was seen on the stand as well', () => {

@@ -1,6 +1,7 @@
 import { expect } from 'chai';
 import type { WiringChoice } from '../build/wiring.ts';
 import { nextPhases, phaseRuns, phaseTruths } from './phases.ts';
+import { counted } from '../../test/counted.ts';
 
 describe('the phase finder', () => {
   it('knows 36 ways a motor can hide its colours; on each, six of the 36 combinations run, three either way', () => {
@@ -14,6 +15,7 @@ describe('the phase finder', () => {
   });
 
   it('begins by colour, and finds every motor within nine tries, never one twice', () => {
+    const met = counted();
     let most = 0;
     for (const truth of phaseTruths) {
       const tries: WiringChoice['phases'] = [];
@@ -25,7 +27,7 @@ describe('the phase finder', () => {
           break;
         }
         if (!next) throw new Error('gave up');
-        if (tries.length === 0) expect(next).to.deep.equal({ phases: 'ABC', halls: 'ABC' });
+        if (tries.length === 0 && met()) expect(next).to.deep.equal({ phases: 'ABC', halls: 'ABC' });
         expect(tries.some((t) => t.phases === next.phases && t.halls === next.halls)).to.equal(false);
         const runs = phaseRuns(truth, next);
         tries.push({ ...next, saw: runs === 'no' ? 'growls' : runs });
@@ -36,6 +38,7 @@ describe('the phase finder', () => {
       for (const t of tries.slice(0, backward < 0 ? tries.length : backward + 1)) expect(t.halls).to.equal('ABC');
     }
     expect(most).to.be.at.most(9);
+    met.enough();
   });
 
   it('says so where what was seen fits no motor', () => {

@@ -1,6 +1,7 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { csvOf, csvOfRecords, readCsv } from './csv.ts';
+import { counted } from '../../../core/test/counted.ts';
 
 const rowsOf = (text: string): string[][] => {
   const read = readCsv(text);
@@ -17,6 +18,7 @@ const cell = fc
 
 describe('tables as CSV', () => {
   it('hold no cell that begins a formula, and are read again as they were written', () => {
+    const met = counted();
     const table = fc
       .integer({ min: 2, max: 5 })
       .chain((width) =>
@@ -28,10 +30,11 @@ describe('tables as CSV', () => {
         expect(rowsOf(written)).to.deep.equal(rows);
         for (const row of rows)
           for (const one of row)
-            if (/^\s*[=+@＝]/.test(one)) expect(csvOf([[one, 'x']]).replace(/^"/, '')).to.match(/^'/);
+            if (/^\s*[=+@＝]/.test(one) && met()) expect(csvOf([[one, 'x']]).replace(/^"/, '')).to.match(/^'/);
       }),
       { numRuns: 1500 },
     );
+    met.enough();
   });
 
   it('leave figures and plain words as they are', () => {
