@@ -26,7 +26,10 @@ const ROOMS = {
     spec: ['core/src/work/**/*.test.ts'],
     ignore: ['core/src/work/schedule.test.ts'],
   },
-  reducers: { mutate: ['web/src/store/**/*.ts'], spec: ['web/src/store/**/*.test.ts', 'web/src/storage/model.test.ts'] },
+  reducers: {
+    mutate: ['web/src/store/**/*.ts'],
+    spec: ['web/src/store/**/*.test.ts', 'web/src/storage/model.test.ts'],
+  },
   storage: {
     mutate: ['web/src/storage/**/*.ts'],
     spec: ['web/src/storage/*.test.ts'],
