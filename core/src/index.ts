@@ -11,7 +11,7 @@ export { type Amount, type Phrase, amount, amountText, phrase, phraseText, showA
 export { type Parsed, parseQuantity, parseTeeth } from './quantity/parse.ts';
 export { type TyreSize, parseTyre, tyreName } from './quantity/tyre.ts';
 export { type Dimension, type UnitSystem, displayUnits } from './quantity/units.ts';
-export { type ReaderManner, decimals, readAs } from './quantity/reader.ts';
+export { decimals, readAs } from './quantity/reader.ts';
 export { textsIn, wordsIn } from './quantity/words.ts';
 
 // What readers answer with
