@@ -318,7 +318,12 @@ export async function axeFindings(page: Page, within = 'html', enhanced = false)
 }
 
 export async function chooseFile(app: App, button: string, path: string): Promise<void> {
-  const [chooser] = await Promise.all([app.page.waitForFileChooser(), press(app.page, button)]);
+  const handle = await app.page.waitForSelector(`::-p-aria(${button})`);
+  // Pressed by itself, not by the pointer: what is laid out meanwhile would move it away, and no file would be asked for.
+  const [chooser] = await Promise.all([
+    app.page.waitForFileChooser(),
+    handle?.evaluate((element) => (element as HTMLElement).click()),
+  ]);
   await chooser.accept([path]);
 }
 
