@@ -44,7 +44,7 @@ export function JobCard({ bench, sheets }: { bench: BenchNow; sheets: Readonly<R
           </h3>
           <p>
             {plan.chosen.kit?.name ?? 'no kit'}, {plan.chosen.pack?.name ?? 'no battery'} · {bench.steps.length} steps,{' '}
-            {longWords(minutes)} {apprentice ? 'as told' : 'practised'} · {dayText(today())}
+            {longWords(minutes)} {apprentice ? 'for a beginner' : 'in practised hands'} · {dayText(today())}
           </p>
           <p className="job-lines">
             <span>Begun</span>

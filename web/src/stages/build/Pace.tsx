@@ -36,7 +36,7 @@ export function Pace({ bench }: { bench: BenchNow }) {
                   {who === built.builder ? ', at the bench now' : ''}
                 </dt>
                 <dd className="num">
-                  {decimals(paceOf(of), 2)} × as told
+                  {decimals(paceOf(of), 2)} × the planned time
                   <span className="step-why">
                     from {of.count} timed step{of.count === 1 ? '' : 's'}, drawn toward 1
                   </span>
@@ -52,7 +52,7 @@ export function Pace({ bench }: { bench: BenchNow }) {
               <thead>
                 <tr>
                   <th scope="col">Step</th>
-                  <th scope="col">told</th>
+                  <th scope="col">planned</th>
                   <th scope="col">took</th>
                   <th scope="col">by</th>
                 </tr>

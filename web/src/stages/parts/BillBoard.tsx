@@ -1,6 +1,7 @@
 import type { BillSheet, Point } from '@sprocket/core';
 import { BikeDrawing } from '../../drawing/BikeDrawing.tsx';
 import { BUILT } from '../../drawing/built.ts';
+import { pathOf } from '../../drawing/frame.ts';
 import { PlacePins } from '../../drawing/PlacePins.tsx';
 import { usePlan } from '../../sheet/PlanProvider.tsx';
 import { markOf, markWords, type Mark } from './lines.ts';
@@ -75,28 +76,33 @@ export function BillBoard({ bill }: { bill: BillSheet }) {
         </ul>
       }
       overlay={(s) => (
-        <PlacePins
-          sheet={s}
-          // What is most to be seen to comes first: it is named where there is room for one alone.
-          pins={pins.toSorted((a, b) => rankOf(a) - rankOf(b))}
-          lit={null}
-          room={({ counts }) => counts.length * 34 + 14}
-          end={({ counts }) =>
-            counts.map(({ mark, count }, i) => (
-              <g
-                key={mark}
-                transform={`translate(${8 - (counts.length - i) * 34} 0) scale(0.85)`}
-                className={`mark mark-${mark}`}
-              >
-                <MarkShape mark={mark} />
-                <text x={10} y={5} fontSize={15} className="pin-text">
-                  {count}
-                </text>
-              </g>
-            ))
-          }
-          label={({ place, done, total }) => `${place}: ${done} of ${total} here or fitted`}
-        />
+        <>
+          {plan.drawing.pack ? (
+            <path d={pathOf(plan.drawing.pack.outline, true)} className="bill-pack" strokeWidth={1.8 * s.px} />
+          ) : null}
+          <PlacePins
+            sheet={s}
+            // What is most to be seen to comes first: it is named where there is room for one alone.
+            pins={pins.toSorted((a, b) => rankOf(a) - rankOf(b))}
+            lit={null}
+            room={({ counts }) => counts.length * 34 + 14}
+            end={({ counts }) =>
+              counts.map(({ mark, count }, i) => (
+                <g
+                  key={mark}
+                  transform={`translate(${8 - (counts.length - i) * 34} 0) scale(0.85)`}
+                  className={`mark mark-${mark}`}
+                >
+                  <MarkShape mark={mark} />
+                  <text x={10} y={5} fontSize={15} className="pin-text">
+                    {count}
+                  </text>
+                </g>
+              ))
+            }
+            label={({ place, done, total }) => `${place}: ${done} of ${total} here or fitted`}
+          />
+        </>
       )}
     />
   );
