@@ -204,6 +204,8 @@ export const COPPER_OHM_MM2_PER_M = 0.0172;
 export const CABLE_DROP_MOST = 0.03;
 /** A fuse is at least so many times the battery limit. Source: workshop practice. */
 export const FUSE_AT_LEAST = 1.25;
+/** Least fuse as a multiple of the limit where a larger one would not protect the kit's own cable. Source: physics, going safely. */
+export const FUSE_TIGHTEST = 1.1;
 
 /** Cadence at which a bigger ring is asked for, rpm: easy at cruise. Source: project. */
 export const EASY_TOP_CADENCE_RPM = 85;

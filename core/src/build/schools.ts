@@ -2,7 +2,7 @@ import { z } from '../reading/zod.ts';
 
 /** On which side the builder stands where good converters differ. The reasons are in fit/schools. */
 export const schoolsSchema = z.object({
-  carbon: z.enum(['refuse', 'midOnly']),
+  carbon: z.enum(['refuse', 'midOnly', 'untouched']),
   midArm: z.enum(['always', 'ifLoosens']),
   hubGearMid: z.enum(['smooth', 'complexity']),
   cutoffs: z.enum(['always', 'withThrottle']),

@@ -3,7 +3,7 @@ import { commonFrame } from './common.ts';
 import type { TubeSizes } from './inside.ts';
 import type { Donor, Survey, SurveyItemId } from './donor.ts';
 import { isProven, type Entry } from './entry.ts';
-import { recumbentFrame, tadpoleFrame } from './frames/boomFrames.ts';
+import { recumbentFrame, tadpoleFrame, velomobileFrame } from './frames/boomFrames.ts';
 import {
   pick,
   tube,
@@ -18,7 +18,7 @@ import {
 import { add, scale, sub, unit, type Point } from './frames/point.ts';
 import { freeFrame } from './frames/freeFrame.ts';
 import { boxFrame, deltaFrame, foldingFrame, stepThroughFrame } from './frames/openFrames.ts';
-import { diamondFrame, longtailFrame, suspensionFrame, tandemFrame } from './frames/triangleFrames.ts';
+import { diamondFrame, longtailFrame, suspensionFrame, tandemFrame, tandemTrikeFrame } from './frames/triangleFrames.ts';
 import { kindTraits, type VehicleKind } from './kinds.ts';
 
 export type { Basis, InnerTriangle, SuspensionLinks, Tube } from './frames/frame.ts';
@@ -64,6 +64,8 @@ export interface DonorGeometry {
   /** Where a rear rack's deck stands, if the kind has one: from, to. */
   rackDeck: { from: Point; to: Point };
   box: Point[] | null;
+  /** Outline of the shell a rider sits in, closed; null without one. */
+  shell: Point[] | null;
   dimensions: DimensionLine[];
   /** Distance between paired wheels, m; 0 for two-wheelers. */
   trackM: number;
@@ -85,6 +87,7 @@ const commonTubes: Partial<Record<VehicleKind, Partial<TubeSizes>>> = {
   stepThrough: { down: 0.052 },
   folding: { down: 0.058 },
   deltaTrike: { down: 0.045 },
+  tandemTrike: { top: 0.0318, down: 0.035 },
   boxBike: { down: 0.036 },
 };
 
@@ -111,6 +114,9 @@ function partsOf(donor: Donor, base: FrameBase): FrameParts {
     deltaTrike: deltaFrame,
     recumbent: recumbentFrame,
     tadpoleTrike: tadpoleFrame,
+    recumbentDelta: recumbentFrame,
+    tandemTrike: tandemTrikeFrame,
+    velomobile: velomobileFrame,
     homeBuilt: (b) => freeFrame(b, donor.freeFrame),
   };
   return byKind[donor.kind](base);
@@ -195,7 +201,7 @@ function drawDonor(donor: Donor, statureM: number): DonorGeometry {
     const bend = add(crown, scale(sub(foot, crown), 0.72));
     tubes.push(tube('fork', 'fork', 0.024, sprung ? [crown, frontAxle] : [crown, bend, frontAxle], !sprung));
   }
-  if (kind !== 'tadpoleTrike') tubes.push(tube('head tube', 'frame', 0.036, [headBottom, headTop]));
+  if (traits.paired !== 'front') tubes.push(tube('head tube', 'frame', 0.036, [headBottom, headTop]));
 
   let grip = parts.holdAt ?? headTop;
   if (!parts.ownBars) {
@@ -240,6 +246,7 @@ function drawDonor(donor: Donor, statureM: number): DonorGeometry {
       to: { x: traits.boom ? 0.12 : Math.min(0.16, seatTop.x - 0.12), y: deckY },
     },
     box: parts.box ?? null,
+    shell: parts.shell ?? null,
     dimensions: dimensionLines(survey, {
       boom: traits.boom,
       rearAxle,

@@ -12,6 +12,9 @@ export const vehicleKinds = [
   'recumbent',
   'deltaTrike',
   'tadpoleTrike',
+  'recumbentDelta',
+  'tandemTrike',
+  'velomobile',
   'homeBuilt',
 ] as const;
 export type VehicleKind = (typeof vehicleKinds)[number];
@@ -32,6 +35,8 @@ interface KindTraits {
   seat: 'saddle' | 'seat';
   /** Cranks ahead of the rider on a boom, with a long chain. */
   boom: boolean;
+  /** Rider and drive inside a shell: little air, and hands reach nothing from outside. */
+  shell: boolean;
 }
 
 const bike: KindTraits = {
@@ -44,6 +49,7 @@ const bike: KindTraits = {
   twoCranks: false,
   seat: 'saddle',
   boom: false,
+  shell: false,
 };
 
 export const kindTraits: Record<VehicleKind, KindTraits> = {
@@ -59,6 +65,22 @@ export const kindTraits: Record<VehicleKind, KindTraits> = {
   recumbent: { ...bike, words: 'Recumbent, two wheels', seat: 'seat', boom: true },
   deltaTrike: { ...bike, words: 'Upright trike, two wheels behind', paired: 'rear', box: true },
   tadpoleTrike: { ...bike, words: 'Recumbent trike, two wheels in front', paired: 'front', seat: 'seat', boom: true },
+  recumbentDelta: { ...bike, words: 'Recumbent trike, two wheels behind', paired: 'rear', seat: 'seat', boom: true },
+  tandemTrike: {
+    ...bike,
+    words: 'Tandem trike, two wheels behind',
+    triangle: true,
+    paired: 'rear',
+    twoCranks: true,
+  },
+  velomobile: {
+    ...bike,
+    words: 'Velomobile, a trike in a shell',
+    paired: 'front',
+    seat: 'seat',
+    boom: true,
+    shell: true,
+  },
   homeBuilt: { ...bike, words: 'Home-built, drawn by its corners' },
 };
 

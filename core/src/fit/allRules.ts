@@ -1,4 +1,6 @@
 import type { Rule } from './rule.ts';
+import { contradictions } from './crossings/contradictions.ts';
+import { kitCrossings, packCrossings } from './crossings/judgements.ts';
 import { armAnchor } from './rules/armAnchor.ts';
 import { axleSeat } from './rules/axleSeat.ts';
 import { axleSlot } from './rules/axleSlot.ts';
@@ -94,7 +96,6 @@ import { slotDepth } from './rules/slotDepth.ts';
 import { standLoad } from './rules/standLoad.ts';
 import { throttleBar } from './rules/throttleBar.ts';
 import { throttleSchool } from './rules/throttleSchool.ts';
-import { twoCableLever } from './rules/twoCableLever.ts';
 import { tyreRoom } from './rules/tyreRoom.ts';
 import { underBracket } from './rules/underBracket.ts';
 import { valveHole } from './rules/valveHole.ts';
@@ -158,7 +159,6 @@ export const kitRules: readonly Rule[] = [
   caliperRoom,
   rotorMount,
   cutoffLevers,
-  twoCableLever,
   parkingLock,
   brakesEnough,
   barLeft,
@@ -195,6 +195,7 @@ export const kitRules: readonly Rule[] = [
   sideLine,
   sideKit,
   ...schoolRules,
+  ...kitCrossings,
 ];
 export const packRules: readonly Rule[] = [
   packPlace,
@@ -209,8 +210,9 @@ export const packRules: readonly Rule[] = [
   packHandling,
   packTrust,
   rackOnSwingArm,
+  ...packCrossings,
 ];
-export const donorRules: readonly Rule[] = [...conditionRules, donorSchool, riderFit, sizesAgree];
+export const donorRules: readonly Rule[] = [...conditionRules, donorSchool, riderFit, sizesAgree, ...contradictions];
 
 /** What the brief asks of the plan, and whether what was chosen of the gears goes together. */
 export const planRules: readonly Rule[] = [

@@ -357,19 +357,19 @@ const table: Record<string, Row[]> = {
   'cutoff-levers': [
     [
       'hydraulic ones, magnets chosen for both',
-      { survey: { leftLever: 'hydraulic', rightLever: 'hydraulic' }, edit: lever('magnet', 'magnet') },
+      { survey: { leftPull: 'hose', rightPull: 'hose' }, edit: lever('magnet', 'magnet') },
       'fits',
       /Each lever/,
     ],
     [
       'hydraulic ones, one chosen',
-      { survey: { leftLever: 'hydraulic', rightLever: 'hydraulic' }, edit: lever('magnet', null) },
+      { survey: { leftPull: 'hose', rightPull: 'hose' }, edit: lever('magnet', null) },
       'rework',
       /do not suit/,
     ],
     [
       'a way chosen that does not do',
-      { survey: { leftLever: 'hydraulic' }, edit: lever('inLine', null) },
+      { survey: { leftPull: 'hose' }, edit: lever('inLine', null) },
       'rework',
       /cannot be cut so/,
     ],
@@ -381,14 +381,14 @@ const table: Record<string, Row[]> = {
       /Each lever/,
     ],
     ['the kit’s levers in place of separate ones', {}, 'fits', /Each lever/],
-    ['hydraulic levers', { survey: { leftLever: 'hydraulic', rightLever: 'hydraulic' } }, 'rework', /do not suit/],
+    ['hydraulic levers', { survey: { leftPull: 'hose', rightPull: 'hose' } }, 'rework', /do not suit/],
     ['one joined with the shifter', { survey: { rightLever: 'withShifter' } }, 'rework', /do not suit/],
     ['drop-bar levers', { survey: { leftLever: 'dropBar', rightLever: 'dropBar' } }, 'rework', /do not suit/],
     ['no lever at all', { survey: { leftLever: 'none', rightLever: 'none' } }, 'rework', /No lever/],
     ['the kit brings none', { edit: controls({ cutoffs: 'none' }) }, 'rework', /brings no/],
     [
       'in the cable, of a hydraulic',
-      { edit: controls({ cutoffs: 'inLine' }), survey: { leftLever: 'hydraulic' } },
+      { edit: controls({ cutoffs: 'inLine' }), survey: { leftPull: 'hose' } },
       'rework',
       /want a cable/,
     ],
@@ -397,7 +397,7 @@ const table: Record<string, Row[]> = {
       { edit: controls({ cutoffs: 'inLine' }), survey: { leftLever: 'withShifter' } },
       'fits',
     ],
-    ['magnets anywhere', { edit: controls({ cutoffs: 'magnets' }), survey: { leftLever: 'hydraulic' } }, 'fits'],
+    ['magnets anywhere', { edit: controls({ cutoffs: 'magnets' }), survey: { leftPull: 'hose' } }, 'fits'],
     ['levers not looked at', gone('leftLever'), 'measure'],
     ['by school only with a throttle', { edit: school({ cutoffs: 'withThrottle' }) }, 'fits', /by your school/],
     [
@@ -408,7 +408,7 @@ const table: Record<string, Row[]> = {
           w.kit.throttle = true;
           w.build.choice.usesThrottle = true;
         },
-        survey: { leftLever: 'hydraulic' },
+        survey: { leftPull: 'hose' },
       },
       'rework',
     ],
@@ -1281,18 +1281,6 @@ const table: Record<string, Row[]> = {
       },
       'rework',
     ]),
-  ],
-  'two-cable-lever': [
-    ['two, magnets chosen for both', { survey: { leverCables: 'two' }, edit: lever('magnet', 'magnet') }, 'fits'],
-    ['one cable', {}, 'fits', /One cable/],
-    ['two, and the kit brings levers', { survey: { leverCables: 'two' } }, 'rework'],
-    [
-      'two, and it brings magnets',
-      { survey: { leverCables: 'two' }, edit: controls({ cutoffs: 'magnets' }) },
-      'fits',
-      /stays/,
-    ],
-    ['not looked at', gone('leverCables'), 'measure'],
   ],
   'under-bracket': [
     ['nothing', mid, 'fits'],

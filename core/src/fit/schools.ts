@@ -17,6 +17,10 @@ export const schools: { [K in SchoolId]: School & { sides: Record<Schools[K], { 
         words: 'mid-drive only, with care',
         reason: 'A metal-lined threaded shell bears a small mid-drive if nothing is clamped to a tube.',
       },
+      untouched: {
+        words: 'a front hub in a metal fork, nothing clamped to carbon',
+        reason: 'A hub in a metal fork twists and clamps nothing of carbon; a pack on a rack does not either.',
+      },
     },
   },
   midArm: {

@@ -1900,7 +1900,6 @@ describe('every threshold, just below and just above', () => {
       'start-need-geared',
       'throttle-bar',
       'throttle-school',
-      'two-cable-lever',
       'under-bracket',
       'valve-hole',
       'cadence-school',

@@ -9,6 +9,8 @@ import { commonFrameSchema } from '../donor/common.ts';
 import { surveySchema } from '../donor/donor.ts';
 import { surveyItemSchema } from '../donor/items/item.ts';
 import { vehicleKinds } from '../donor/kinds.ts';
+import { contradictionSchema } from '../fit/crossings/contradictions.ts';
+import { crossingSchema } from '../fit/crossings/judgements.ts';
 import { conditionRowSchema } from '../donor/survey.ts';
 import { faultSchema, faultTestSchema, lentThings, repairSchema } from '../proof/faults/fault.ts';
 import { symptomSchema } from '../proof/faults/symptoms.ts';
@@ -65,6 +67,8 @@ const tables: readonly TableOf[] = [
   { file: 'survey/choices.json', schema: z.string().min(1).max(80) },
   { file: 'survey/condition.json', schema: conditionRowSchema },
   { file: 'survey/common-frames.json', schema: commonFrameSchema },
+  { file: 'crossings/judgements.json', schema: crossingSchema },
+  { file: 'crossings/contradictions.json', schema: contradictionSchema },
   { file: 'faults/symptoms.json', schema: symptomSchema },
   { file: 'faults/faults.json', schema: faultSchema },
   { file: 'faults/tests.json', schema: faultTestSchema },

@@ -9,6 +9,7 @@ import { fromVersion8 } from './migrations/version8.ts';
 import { fromVersion9 } from './migrations/version9.ts';
 import { fromVersion10 } from './migrations/version10.ts';
 import { fromVersion11 } from './migrations/version11.ts';
+import { fromVersion12 } from './migrations/version12.ts';
 import { isObject, type Loose } from './migrations/loose.ts';
 
 /** One step up for each older version, the first from version 1. */
@@ -24,6 +25,7 @@ const steps: readonly ((build: Loose) => Loose)[] = [
   fromVersion9,
   fromVersion10,
   fromVersion11,
+  fromVersion12,
 ];
 
 /** Takes a parsed build file of an older version up to today's, a version at a time. Newer fields get their usual values. */

@@ -1,3 +1,4 @@
+import { lengthOf, sub } from '../donor/frames/point.ts';
 import type { Kit } from '../parts/kit.ts';
 import type { PackPlace } from '../parts/pack.ts';
 import { boxShape, type LoadShape } from './packShape.ts';
@@ -7,6 +8,9 @@ import { piece } from './shapes.ts';
 
 /** Air a controller wants round it, m. Source: workshop practice, for boxes that shed 20 to 40 W. */
 const CONTROLLER_AIR = 0.008;
+
+/** A controller farther than this from its pack is not beside it, m: a lead of so much drops what it need not. Source: project. */
+const BESIDE = 0.7;
 
 /** What a gap of nothing is told from, m. */
 const BARELY = 1e-6;
@@ -89,12 +93,17 @@ function findController(
   // The air it wants is taken as part of its case.
   const aired: LoadShape = { ...shape, body: shape.body.map((p) => piece(p.points, CONTROLLER_AIR)) };
   const mounts = PLACES.flatMap((place) => taken.mounts.find((m) => m.place === place) ?? []);
+  let far: Placement | null = null;
   for (const mount of mounts) {
     // Whether it goes at all is settled sooner than how well: most places are passed over by that.
     if (!fixingsOn(mount, aired).some((by) => goesOn(taken, mount, aired, by, -BARELY))) continue;
     const p = placementsOn(taken, mount, aired)[0];
-    if (p && p.clearanceM >= 0) return { shape, lies: p, airy: true };
+    if (!p || p.clearanceM < 0) continue;
+    if (!pack || lengthOf(sub(p.pose.at, pack.lies.pose.at)) <= BESIDE) return { shape, lies: p, airy: true };
+    far ??= p;
   }
+  // A long frame has room far from the pack as well: taken only where there is none beside it.
+  if (far) return { shape, lies: far, airy: true };
   let best: Placement | null = null;
   for (const mount of mounts) {
     const p = placementsOn(taken, mount, aired)[0];

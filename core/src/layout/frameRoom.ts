@@ -1,3 +1,4 @@
+import { kindTraits } from '../donor/kinds.ts';
 import { ridingNow } from '../build/brief.ts';
 import type { Build } from '../build/build.ts';
 import { BATTERY_CLEARANCE_WANTED } from '../constants.ts';
@@ -131,7 +132,7 @@ function commonOf(donor: Donor, id: SurveyItemId): number | null {
   const common = commonFrame[donor.kind];
   if (id === 'seatTubeAngle') return (common.seatTubeAngleDeg * Math.PI) / 180;
   if (id === 'bracketReach') return common.wheelbase + 0.35;
-  if (id === 'seatHeight') return donor.kind === 'tadpoleTrike' ? 0.28 : 0.5;
+  if (id === 'seatHeight') return kindTraits[donor.kind].paired === 'front' ? 0.28 : 0.5;
   const value = (common as unknown as Record<string, unknown>)[id];
   return typeof value === 'number' && (value > 0 || id === 'headSide') ? value : null;
 }

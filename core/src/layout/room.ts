@@ -283,7 +283,7 @@ function otherObstacles(donor: Donor, g: DonorGeometry, kit: Kit | null): Obstac
       }),
     );
   }
-  if (donor.survey.rackLimit || donor.kind === 'longtail' || donor.kind === 'deltaTrike')
+  if (donor.survey.rackLimit || donor.kind === 'longtail' || kindTraits[donor.kind].paired === 'rear')
     out.push({ id: 'rack', name: 'the rack', pieces: [piece([g.rackDeck.from, g.rackDeck.to], 0.006)] });
   return out;
 }
@@ -367,7 +367,7 @@ function mountsOf(donor: Donor, g: DonorGeometry, trailer: Trailer | null): Moun
       side: -1,
       tubeM: g.tubeSizes.seat,
       bossesM: bossesAt('seatTube'),
-      on: [kind === 'tandem' ? 'captain’s seat tube' : 'seat tube'],
+      on: [kindTraits[kind].twoCranks ? 'captain’s seat tube' : 'seat tube'],
     });
     const upper = t.outline.slice(1, t.outline.indexOf(t.headUp) + 1);
     put({
@@ -378,7 +378,7 @@ function mountsOf(donor: Donor, g: DonorGeometry, trailer: Trailer | null): Moun
       tubeM: g.tubeSizes.top,
       on: ['top tube', 'lateral'],
     });
-  } else if (main && kind !== 'tadpoleTrike' && kind !== 'recumbent') {
+  } else if (main && !kindTraits[kind].boom) {
     put({
       place: 'downTube',
       name: tubeSaid[main.name] ?? 'the main tube',
@@ -427,7 +427,8 @@ function mountsOf(donor: Donor, g: DonorGeometry, trailer: Trailer | null): Moun
     name: 'the rack',
     face: [add(deck.from, { x: 0, y: 0.006 }), add(deck.to, { x: 0, y: 0.006 })],
     side: 1,
-    on: ['rack', 'deck', 'box floor', ...(g.suspension ? [] : ['rear wheel'])],
+    // Held by the swing arm’s stays alone it moves with the wheel, which then never comes nearer.
+    on: ['rack', 'deck', 'box floor', ...(g.suspension && survey.rackHeldBy?.value !== 'swingArm' ? [] : ['rear wheel'])],
     overhangM: 0.08,
   });
   if (g.seat && g.seat.length >= 6) {

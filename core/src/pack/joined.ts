@@ -136,7 +136,8 @@ export function joinedOf({ join, by, members }: PacksJoined, pack: Pack | null):
   else if (join === 'series' && spread(ages) > AGE_APART + 1e-9) reasons.push('the oldest would be driven flat first');
   const rests = members.flatMap((m) => (m.restV === null ? [] : [m.restV / unitsOf(m)]));
   if (rests.length < members.length) open.push('the volts each rests at');
-  else if (spread(rests) > REST_APART + 1e-9)
+  // A diode each lets none feed another: the fuller gives alone until they are level.
+  else if (spread(rests) > REST_APART + 1e-9 && !(join === 'parallel' && by === 'diodes'))
     reasons.push('they rest too far apart: charge each to the same volts first');
   if (join === 'series') {
     const ah = members.map((m) => m.ampHours);

@@ -26,7 +26,7 @@ export function startFigure(context: PlanContext): Figure {
     ],
     limit: start.limit === 'the motor' ? 'phase current' : start.limit,
     formula:
-      'The least of three grades, in still air and without the rider: where full motor force at standstill no longer exceeds m·g·(Crr·cos θ + sin θ); where that pull exceeds μ times the load on the driven wheel; and, driven behind, where it lifts the front wheel, F·h > m·g·(x·cos θ − h·sin θ).',
+      'The least of three grades, in still air and without the rider: where full motor force at standstill no longer exceeds m·g·(Crr·cos θ + sin θ); where that pull exceeds μ times the load on the driven wheel; and, driven behind, where nothing is left on the front wheel, tan θ > x ÷ h.',
     sum: [
       { label: 'The motor’s own limit', value: amount(r.startGrade, 'grade'), from: 'full force at standstill' },
       {

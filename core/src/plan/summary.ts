@@ -7,7 +7,7 @@ import type { MotorDrawing } from './stages/drive.ts';
 export interface MiniDrawing {
   geometry: Pick<
     DonorGeometry,
-    'rearAxle' | 'frontAxle' | 'rearRadiusM' | 'frontRadiusM' | 'box' | 'saddle' | 'grip' | 'headTop'
+    'rearAxle' | 'frontAxle' | 'rearRadiusM' | 'frontRadiusM' | 'box' | 'shell' | 'saddle' | 'grip' | 'headTop'
   > & { tubes: readonly { name: string; points: Point[]; curved?: boolean }[] };
   motor: Pick<MotorDrawing, 'centre' | 'radiusM'> | null;
   pack: { outline: Point[]; verdict: Verdict } | null;
@@ -44,6 +44,7 @@ export function summaryOf(plan: ChosenPlan): BuildSummary {
         rearRadiusM: g.rearRadiusM,
         frontRadiusM: g.frontRadiusM,
         box: g.box,
+        shell: g.shell,
         saddle: g.saddle,
         grip: g.grip,
         headTop: g.headTop,

@@ -21,9 +21,10 @@ export interface Towing {
 const STEEPEST = 2;
 
 /**
- * The steepest start that the driven tyre's grip and, with a rear drive, the front wheel's load allow: the pull that
- * holds the grade, F = m·g·(Crr·cosθ + sinθ), against μ times the load on the driven axle there, and against
- * F·h = m·g·(x·cosθ − h·sinθ), past which the front wheel lifts (docs/models.md). Halved to 1e-6 of grade.
+ * The steepest start that the driven tyre's grip and, with a rear drive, the front wheel's load allow, at a steady creep:
+ * the pull that holds the grade, F = m·g·(Crr·cosθ + sinθ), against μ times the load on the driven axle there; and what
+ * is left on the front wheel, which is nothing past tan θ = x/h (docs/models.md). The hill's share of F is its own lever
+ * about the rear contact: it is counted once. Halved to 1e-6 of grade.
  * @param wheelbaseM m
  * @param rolling Crr with the surface's
  * @param friction μ of tyre on that surface, dry
@@ -47,7 +48,7 @@ export function startCap(
     const front = (xM * cos - hM * sin - (towing ? tow * towing.upM : 0)) / wheelbaseM;
     const load = driven === 'front' ? front : cos - front;
     if (pull > friction * Math.max(0, load)) return 'the tyre slips';
-    return driven === 'rear' && pull * hM > front * wheelbaseM ? 'the front wheel lifts' : null;
+    return driven === 'rear' && front < 0 ? 'the front wheel lifts' : null;
   };
   const level = at(0);
   if (level !== null) return { grade: 0, limit: level };

@@ -190,7 +190,7 @@ export class Net {
     const straight = survey[side === 'left' ? 'barLeft' : 'barRight']?.value ?? COMMON_STRAIGHT;
     const found = item ? this.items[side].find((i) => i.id === item) : undefined;
     const fromEnd = found ? Math.min(straight, found.fromM + found.lengthM / 2) : straight / 2;
-    const sticks = survey.barShape?.value === 'sideSticks' || (kind === 'tadpoleTrike' && !survey.barShape);
+    const sticks = survey.barShape?.value === 'sideSticks' || (kindTraits[kind].paired === 'front' && !survey.barShape);
     const lengthM = sticks ? STICK_OUT + handLong * 0.9 : HALF_CLAMP + straight - fromEnd;
     const share = sticks ? 0.9 : Math.max(0.12, Math.min(1, lengthM / (HALF_CLAMP + straight)));
     return { lengthM, at: pointAlong(hand, handLong * share) };

@@ -1,6 +1,7 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { cutoffSeen, cutoffSheet, waysFor, type CutoffFrom } from './cutoffs.ts';
+import { cutoffSeen, cutoffSheet, waysFor,
+  type LeverFound, type CutoffFrom } from './cutoffs.ts';
 import { counted } from '../../test/counted.ts';
 
 const from = (change: Partial<CutoffFrom>): CutoffFrom => ({
@@ -98,22 +99,34 @@ describe('a cut-off by magnet', () => {
 });
 
 describe('ways a lever is made to cut', () => {
+  const own: LeverFound = { body: 'separate', pull: 'cable', sensorRoom: true, locks: false, barKeepsOwn: false };
+  const hose: LeverFound = { ...own, pull: 'hose' };
   it('hang on what the lever is and what the kit brings', () => {
-    expect(waysFor('separate', 'one', false, 'levers').usual).to.equal('kitLever');
-    expect(waysFor('separate', 'one', false, 'magnets').usual).to.equal('magnet');
-    expect(waysFor('separate', 'one', false, 'inLine').usual).to.equal('inLine');
-    expect(waysFor('hydraulic', 'one', false, 'levers')).to.deep.include({ usual: 'magnet' });
-    expect(waysFor('hydraulic', 'one', false, 'inLine').usual).to.equal('magnet');
-    expect(waysFor('withShifter', 'one', false, 'levers').usual).to.equal('inLine');
-    expect(waysFor('dropBar', 'one', false, 'levers').usual).to.equal('inLine');
-    expect(waysFor('separate', 'two', false, 'levers').usual).to.equal('magnet');
-    expect(waysFor('separate', 'one', true, 'levers').usual).to.equal('magnet');
-    expect(waysFor('none', 'one', false, 'levers').usual).to.equal('none');
+    const usual = (change: Partial<LeverFound>, brings: 'levers' | 'inLine' | 'magnets' | 'none') =>
+      waysFor({ ...own, ...change }, brings).usual;
+    expect(usual({}, 'levers')).to.equal('kitLever');
+    expect(usual({}, 'magnets')).to.equal('magnet');
+    expect(usual({}, 'inLine')).to.equal('inLine');
+    expect(usual({}, 'none')).to.equal('magnet');
+    expect(usual({ pull: 'hose' }, 'levers')).to.equal('magnet');
+    expect(usual({ pull: 'hose' }, 'inLine')).to.equal('magnet');
+    expect(usual({ body: 'withShifter' }, 'levers')).to.equal('inLine');
+    expect(usual({ body: 'withShifter', pull: 'hose' }, 'levers')).to.equal('magnet');
+    expect(usual({ body: 'dropBar' }, 'levers')).to.equal('inLine');
+    expect(usual({ barKeepsOwn: true }, 'levers')).to.equal('magnet');
+    expect(usual({ pull: 'twoCables' }, 'levers')).to.equal('magnet');
+    expect(usual({ locks: true }, 'levers')).to.equal('magnet');
+    expect(usual({ locks: true, sensorRoom: false }, 'levers')).to.equal('inLine');
+    expect(usual({ pull: 'hose', sensorRoom: false }, 'levers')).to.equal('none');
+    expect(usual({ body: 'none' }, 'levers')).to.equal('none');
   });
   it('each that will not do says why', () => {
-    expect(waysFor('hydraulic', 'one', false, 'levers').not.inLine).to.match(/hose/);
-    expect(waysFor('separate', 'two', false, 'levers').not.kitLever).to.match(/two cables/);
-    expect(waysFor('separate', 'two', false, 'levers').not.newLever).to.equal(undefined);
-    expect(waysFor('separate', 'one', false, 'none').not.kitLever).to.match(/brings no levers/);
+    expect(waysFor(hose, 'levers').not.inLine).to.match(/hose/);
+    expect(waysFor({ ...hose, body: 'withShifter' }, 'levers').not.newLever).to.match(/empty the brake/);
+    expect(waysFor({ ...own, pull: 'twoCables' }, 'levers').not.kitLever).to.match(/two cables/);
+    expect(waysFor({ ...own, pull: 'twoCables' }, 'levers').not.newLever).to.equal(undefined);
+    expect(waysFor({ ...own, barKeepsOwn: true }, 'levers').not.kitLever).to.match(/this bar/);
+    expect(waysFor({ ...own, sensorRoom: false }, 'levers').not).to.include.keys('magnet', 'switch');
+    expect(waysFor(own, 'none').not.kitLever).to.match(/brings no levers/);
   });
 });

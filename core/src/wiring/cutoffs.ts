@@ -1,4 +1,5 @@
 import type { CutoffWay, LeverChoice } from '../build/wiring.ts';
+import type { LeverKind, LeverPull } from '../donor/options.ts';
 import type { CutoffActs } from '../parts/controls.ts';
 
 /** How near a magnet must come before its sensor sees it, where nobody measured, m. Source: models, §10. */
@@ -194,48 +195,57 @@ export function cutoffSeen({
   return sawPulled === null ? null : sawPulled === 'still' ? 'runsAndCuts' : 'doesNotCut';
 }
 
+/** A lever as it was found; what nobody looked at is undefined. */
+export interface LeverFound {
+  body: LeverKind | undefined;
+  pull: LeverPull | undefined;
+  /** Room for a sensor on its body and a magnet on its blade. */
+  sensorRoom: boolean | undefined;
+  /** It holds the parking lock. */
+  locks: boolean;
+  /** The bar takes no straight-bar lever: a drop bar, or sticks at the sides. */
+  barKeepsOwn: boolean;
+}
+
+/** Why a lever is not exchanged for another, and whether one made for it would do; null where it may be. */
+function keeps({ body, pull, locks, barKeepsOwn }: LeverFound): { why: string; anyNew: boolean } | null {
+  if (pull === 'hose') return { why: 'a hydraulic lever stays: another would empty the brake', anyNew: false };
+  if (body === 'withShifter')
+    return { why: 'brake and shifter are one: another lever loses the gears', anyNew: false };
+  if (body === 'dropBar' || barKeepsOwn)
+    return { why: 'a straight-bar lever does not go on this bar', anyNew: false };
+  if (pull === 'twoCables') return { why: 'it pulls two cables; the kit’s pulls one', anyNew: true };
+  return locks ? { why: 'it holds the parking lock', anyNew: true } : null;
+}
+
 /** Ways a lever allows, the usual first, with why the others are not. */
 export function waysFor(
-  lever: 'separate' | 'withShifter' | 'hydraulic' | 'dropBar' | 'none' | undefined,
-  cables: 'one' | 'two' | undefined,
-  locks: boolean,
+  lever: LeverFound,
   brings: 'levers' | 'inLine' | 'magnets' | 'none' | undefined,
 ): { usual: CutoffWay; not: Partial<Record<CutoffWay, string>> } {
   const not: Partial<Record<CutoffWay, string>> = {};
-  if (lever === 'none')
-    return {
-      usual: 'none',
-      not: Object.fromEntries(
-        (['kitLever', 'newLever', 'inLine', 'magnet', 'switch'] as const).map((w) => [
-          w,
-          'there is no lever on this side',
-        ]),
-      ),
-    };
-  const keeps =
-    lever === 'hydraulic'
-      ? 'a hydraulic lever stays: another would empty the brake'
-      : lever === 'withShifter'
-        ? 'brake and shifter are one: another lever loses the gears'
-        : lever === 'dropBar'
-          ? 'a straight-bar lever does not go on a drop bar'
-          : cables === 'two'
-            ? 'it pulls two cables; the kit’s pulls one'
-            : locks
-              ? 'it holds the parking lock'
-              : null;
-  if (keeps) Object.assign(not, { kitLever: keeps, ...(cables === 'two' || locks ? {} : { newLever: keeps }) });
+  if (lever.body === 'none') {
+    for (const way of ['kitLever', 'newLever', 'inLine', 'magnet', 'switch'] as const)
+      not[way] = 'there is no lever on this side';
+    return { usual: 'none', not };
+  }
+  const kept = keeps(lever);
+  if (kept) {
+    not.kitLever = kept.why;
+    if (!kept.anyNew) not.newLever = kept.why;
+  }
   if (brings !== 'levers') not.kitLever ??= 'the kit brings no levers';
-  if (lever === 'hydraulic') not.inLine = 'a hose has no inner to carry the magnet';
-  const usual: CutoffWay =
-    not.kitLever === undefined
-      ? 'kitLever'
-      : brings === 'inLine' && !not.inLine
-        ? 'inLine'
-        : brings === 'magnets' || lever === 'hydraulic' || cables === 'two' || locks
-          ? 'magnet'
-          : lever === 'withShifter' || lever === 'dropBar'
-            ? 'inLine'
-            : 'magnet';
-  return { usual, not };
+  if (lever.pull === 'hose') not.inLine = 'a hose has no inner to carry the magnet';
+  if (lever.sensorRoom === false) {
+    not.magnet = 'sensor and magnet lie flat nowhere on it';
+    not.switch = 'there is no room for a switch under its blade';
+  }
+  // What the kit brings first; else what does least to the lever.
+  const inCable = lever.body === 'withShifter' || lever.body === 'dropBar' || lever.sensorRoom === false;
+  const order: CutoffWay[] = [
+    'kitLever',
+    ...(brings === 'inLine' ? (['inLine'] as const) : brings === 'magnets' ? (['magnet'] as const) : []),
+    ...(inCable ? (['inLine', 'magnet'] as const) : (['magnet', 'inLine'] as const)),
+  ];
+  return { usual: order.find((way) => not[way] === undefined) ?? 'none', not };
 }

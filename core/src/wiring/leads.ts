@@ -2,7 +2,7 @@ import { usualLead, type StowPlace } from '../build/wiring.ts';
 import { isProven, type Entry } from '../donor/entry.ts';
 import type { Point } from '../donor/frames/point.ts';
 import { chainLength, pointAlong } from '../donor/frames/chains.ts';
-import { kindTraits } from '../donor/kinds.ts';
+import { hasEnds, kindTraits } from '../donor/kinds.ts';
 import { partById } from '../parts/part.ts';
 import type { Extension } from '../parts/smallParts.ts';
 import type { WiredLead } from './asWired.ts';
@@ -105,7 +105,7 @@ function stowOptions({ build, geometry: g }: WaysFrom, lead: WiredLead, pack: st
   if (pack === 'frameBag' || pack === 'topTube') places.push('bag');
   if (kind === 'longtail') places.push('underDeck');
   places.push('underTube');
-  if (kindTraits[kind].seat === 'saddle' && kind !== 'deltaTrike') places.push('behindSeatTube');
+  if (kindTraits[kind].seat === 'saddle' && hasEnds(kind, 'rear')) places.push('behindSeatTube');
   return places;
 }
 

@@ -1,4 +1,5 @@
 import type { Build } from '../build/build.ts';
+import type { LeverKind, LeverPull } from '../donor/options.ts';
 import type { CutoffWay } from '../build/wiring.ts';
 import type { Control, CutoffActs } from '../parts/controls.ts';
 import type { Kit } from '../parts/kit.ts';
@@ -9,7 +10,8 @@ import { cutoffSeen, cutoffSheet, USUAL_REACH, waysFor, type CutoffOutcome, type
 export interface LeverSheet {
   side: 'left' | 'right';
   /** What was surveyed of it; undefined: not looked at. */
-  lever: NonNullable<Build['donor']['survey']['leftLever']>['value'] | undefined;
+  lever: LeverKind | undefined;
+  pull: LeverPull | undefined;
   by: CutoffWay;
   chosen: boolean;
   /** Ways that will not do, each with why. */
@@ -30,11 +32,18 @@ export function leverSheets(build: Build, kit: Kit, shelf: Shelf): LeverSheet[] 
 function leverSheet(build: Build, kit: Kit, shelf: Shelf, side: 'left' | 'right'): LeverSheet {
   const { survey } = build.donor;
   const choice = build.wiring.levers[side];
-  const lever = survey[side === 'left' ? 'leftLever' : 'rightLever']?.value;
+  const lever = survey[`${side}Lever`]?.value;
+  const pull = survey[`${side}Pull`]?.value;
+  const room = survey[`${side}SensorRoom`]?.value;
+  const bar = survey.barShape?.value;
   const { usual, not } = waysFor(
-    lever,
-    survey.leverCables?.value,
-    survey.parkingLock?.value === 'yes',
+    {
+      body: lever,
+      pull,
+      sensorRoom: room === undefined ? undefined : room === 'yes',
+      locks: survey.parkingLock?.value === 'yes',
+      barKeepsOwn: bar === 'drop' || bar === 'sideSticks',
+    },
     kit.controls?.cutoffs,
   );
   const part = choice.part === null ? undefined : partById(shelf, choice.part);
@@ -49,6 +58,7 @@ function leverSheet(build: Build, kit: Kit, shelf: Shelf, side: 'left' | 'right'
   return {
     side,
     lever,
+    pull,
     by,
     chosen: choice.by !== null || choice.part !== null,
     not,

@@ -1,4 +1,4 @@
-import { CABLE_DROP_MOST, COPPER_OHM_MM2_PER_M, COPPER_TEMPERATURE_COEFFICIENT, FUSE_AT_LEAST } from '../constants.ts';
+import { CABLE_DROP_MOST, COPPER_OHM_MM2_PER_M, COPPER_TEMPERATURE_COEFFICIENT, FUSE_AT_LEAST, FUSE_TIGHTEST } from '../constants.ts';
 import type { WiringChoice } from '../build/wiring.ts';
 import type { Cable, Fuse, Precharge } from '../parts/smallParts.ts';
 import type { Shelf } from '../parts/part.ts';
@@ -48,6 +48,8 @@ export interface PowerSum extends PowerFrom {
   mm2: number;
   /** Somebody says what copper it has; else the sum is of what is wanted. */
   copperKnown: boolean;
+  /** The fuse is as large as the lead's own copper bears, 1.1 to 1.25 times the limit: it may go on a hot day. */
+  fuseTight: boolean;
   /** The fuse was chosen smaller than the limit wants, or breaks fewer volts than the full pack has. */
   fuseTrouble: 'small' | 'volts' | null;
   ohm: number;
@@ -119,6 +121,18 @@ export function fuseFor(amps: number, fullVolts: number, fuses: readonly Fuse[])
   return fuses.find((f) => f.amps >= amps * FUSE_AT_LEAST - 1e-9 && f.volts >= fullVolts) ?? null;
 }
 
+/**
+ * The largest fuse that a lead's own copper bears, from 1.1 times the limit, where the usual one would be too large for
+ * it; null where the usual one does, or none goes between. Source: physics, going safely.
+ */
+function tightFuse(amps: number, fullVolts: number, carriesA: number, fuses: readonly Fuse[]): Fuse | null {
+  return (
+    fuses
+      .filter((f) => f.volts >= fullVolts && f.amps >= amps * FUSE_TIGHTEST - 1e-9 && f.amps <= carriesA + 1e-9)
+      .at(-1) ?? null
+  );
+}
+
 /** The thinnest cable that bears the limit, keeps the drop under 3 % and carries the fuse; the thickest there is where none does. */
 export function cableFor(
   from: Pick<PowerFrom, 'amps' | 'lengthM' | 'nominalVolts'>,
@@ -146,10 +160,18 @@ export function powerOf(
   const celsius = Math.max(CABLE_C, from.airC);
   const farad = from.capacitanceF ?? COMMON_CAPACITANCE;
   const usual = fuseFor(from.amps, from.fullVolts, stock.fuse);
-  const fuse = choice.fuseA === null ? usual : (stock.fuse.find((f) => f.amps === choice.fuseA) ?? usual);
-  const wanted = cableFor(from, celsius, fuse?.amps ?? null, stock.cable);
   const brought = stock.cable.filter((c) => from.taken.includes(c.id)).at(-1)?.mm2 ?? null;
   const known = choice.mm2 ?? brought ?? from.leadMm2;
+  const bears = (mm2: number): number => stock.cable.filter((c) => c.mm2 <= mm2 + 1e-9).at(-1)?.amps ?? 0;
+  // The fuse protects the copper there is: where the usual one is too large for it, the largest it bears.
+  const tight =
+    known !== null && usual !== null && usual.amps > bears(known)
+      ? tightFuse(from.amps, from.fullVolts, bears(known), stock.fuse)
+      : null;
+  const reckoned = tight ?? usual;
+  const fuse = choice.fuseA === null ? reckoned : (stock.fuse.find((f) => f.amps === choice.fuseA) ?? reckoned);
+  const atLeast = tight ? FUSE_TIGHTEST : FUSE_AT_LEAST;
+  const wanted = cableFor(from, celsius, fuse?.amps ?? null, stock.cable);
   const mm2 = known ?? wanted.mm2;
   const ohm = leadOhm(from.lengthM, mm2, celsius);
   const weakest = from.plugs.reduce<PowerFrom['plugs'][number] | null>(
@@ -170,13 +192,14 @@ export function powerOf(
     capacitance: { farad, known: from.capacitanceF !== null },
     celsius,
     wantedMm2: wanted.mm2,
-    carriesA: stock.cable.filter((c) => c.mm2 <= mm2 + 1e-9).at(-1)?.amps ?? 0,
+    carriesA: bears(mm2),
     mm2,
     copperKnown: known !== null,
+    fuseTight: fuse !== null && fuse.amps < from.amps * FUSE_AT_LEAST - 1e-9 && fuse.amps >= from.amps * atLeast - 1e-9,
     fuseTrouble:
       fuse && fuse.volts < from.fullVolts
         ? 'volts'
-        : fuse && fuse.amps < from.amps * FUSE_AT_LEAST - 1e-9
+        : fuse && fuse.amps < from.amps * atLeast - 1e-9
           ? 'small'
           : null,
     ohm,

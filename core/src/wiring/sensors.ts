@@ -38,9 +38,13 @@ export interface StartGear {
   cog: number;
 }
 
+/** The cadence sensor that will be there: chosen apart, else the kit's own; null where it has none. */
+export function cadenceSensorOf(build: Build, kit: Kit, shelf: Shelf): Cadence | null {
+  return chosenControls(build, shelf).get('cadence')?.cadence ?? kit.wiring?.cadence ?? null;
+}
+
 export function cadenceSheet(build: Build, kit: Kit, shelf: Shelf, gear: StartGear): CadenceSheet {
-  const own = chosenControls(build, shelf).get('cadence')?.cadence;
-  const sensor = own ?? kit.wiring?.cadence ?? null;
+  const sensor = cadenceSensorOf(build, kit, shelf);
   const leftOff = build.schools.cadenceSensor === 'leftOff' && kit.throttle && build.choice.usesThrottle;
   const set = build.wiring.settings.pedalPulses;
   const pulses = set ?? sensor?.pulses ?? USUAL_PULSES;

@@ -179,7 +179,7 @@ describe('sensors and levers', () => {
   });
 
   it('each lever has a way of its own, a part in its place its own switch', () => {
-    const w = world({ kit: 'heron-d250', survey: { leftLever: 'hydraulic' } });
+    const w = world({ kit: 'heron-d250', survey: { leftPull: 'hose' } });
     const [left, right] = leverSheets(w.build, w.kit, starterShelf);
     expect([left?.by, right?.by]).to.deep.equal(['magnet', 'kitLever']);
     // The kit’s levers open a loop; a magnet in place of one is another thing.

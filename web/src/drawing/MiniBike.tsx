@@ -13,8 +13,9 @@ export function MiniBike({
   verdict?: string;
 }) {
   const { geometry: g, motor, pack } = drawing;
-  const left = Math.min(-g.rearRadiusM, ...(g.box ?? []).map((p) => p.x)) - 0.04;
-  const right = g.frontAxle.x + g.frontRadiusM + 0.04;
+  const shell = g.shell ?? [];
+  const left = Math.min(-g.rearRadiusM, ...[...(g.box ?? []), ...shell].map((p) => p.x)) - 0.04;
+  const right = Math.max(g.frontAxle.x + g.frontRadiusM, ...shell.map((p) => p.x)) + 0.04;
   const top = Math.max(g.saddle.y, g.grip.y, g.headTop.y) + 0.08;
   const shape = outline ?? pack?.outline;
   const tone = verdict ?? pack?.verdict ?? 'measure';
@@ -42,6 +43,7 @@ export function MiniBike({
           strokeWidth={1.4 * w}
         />
       ))}
+      {g.shell ? <path d={curveOf([...g.shell, ...g.shell.slice(0, 1)])} className="mini-tube" strokeWidth={1.2 * w} /> : null}
       {g.box ? <path d={pathOf(g.box, true)} className="mini-tube" strokeWidth={1.2 * w} /> : null}
       <path d={`M${g.saddle.x - 0.13} ${-g.saddle.y}H${g.saddle.x + 0.13}`} className="mini-tube" strokeWidth={3 * w} />
       {motor ? (

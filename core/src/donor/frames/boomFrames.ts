@@ -83,3 +83,27 @@ export function tadpoleFrame(b: FrameBase): FrameParts {
     ],
   };
 }
+
+/** A tadpole trike in a shell: the same frame, with the outline of what covers it, from the tail round by the nose. */
+export function velomobileFrame(b: FrameBase): FrameParts {
+  const parts = tadpoleFrame(b);
+  const { rearAxle, frontAxle, bracket, rearRadiusM } = b;
+  const seatHeight = b.survey.seatHeight?.value ?? 0.28;
+  const shoulder = { x: frontAxle.x - 0.86, y: seatHeight + 0.5 };
+  return {
+    ...parts,
+    shell: [
+      { x: rearAxle.x - rearRadiusM - 0.22, y: rearAxle.y + 0.18 },
+      { x: rearAxle.x - 0.02, y: rearAxle.y + rearRadiusM + 0.2 },
+      { x: shoulder.x - 0.12, y: shoulder.y },
+      { x: shoulder.x + 0.14, y: shoulder.y - 0.02 },
+      { x: frontAxle.x - 0.1, y: bracket.y + 0.3 },
+      { x: bracket.x - 0.02, y: bracket.y + 0.24 },
+      { x: bracket.x + 0.3, y: bracket.y + 0.02 },
+      { x: bracket.x + 0.2, y: 0.16 },
+      { x: frontAxle.x, y: 0.12 },
+      { x: rearAxle.x + rearRadiusM, y: 0.12 },
+      { x: rearAxle.x - rearRadiusM - 0.1, y: 0.18 },
+    ],
+  };
+}

@@ -91,6 +91,8 @@ export interface FrameParts {
   headTop: Point;
   triangle?: InnerTriangle;
   box?: Point[];
+  /** Outline of a shell round rider and drive, closed. */
+  shell?: Point[];
   seat?: Point[];
   /** Where the rider sits and holds, if not on saddle and bars as usual. */
   sitAt?: Point;

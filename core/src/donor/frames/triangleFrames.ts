@@ -240,6 +240,24 @@ export function tandemFrame(b: FrameBase): FrameParts {
   };
 }
 
+/** A tandem on two rear wheels: its stays end at the axle's beam, with a deck over it. */
+export function tandemTrikeFrame(b: FrameBase): FrameParts {
+  const made = tandemFrame(b);
+  const deckY = b.rearAxle.y + b.rearRadiusM + 0.05;
+  return {
+    ...made,
+    barStyle: 'upright',
+    rackDeck: { from: { x: -0.3, y: deckY }, to: { x: 0.16, y: deckY } },
+    tubes: [
+      ...made.tubes,
+      tube('basket stay', 'behind', 0.018, [
+        { x: b.rearAxle.x - 0.12, y: deckY },
+        { x: b.rearAxle.x + 0.02, y: b.rearAxle.y + 0.02 },
+      ]),
+    ],
+  };
+}
+
 /** Longtail: a small triangle ahead of a long deck over the rear wheel. */
 export function longtailFrame(b: FrameBase): FrameParts {
   const i = insideOf(b, b.bracket);

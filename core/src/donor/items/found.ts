@@ -5,7 +5,7 @@ const is = <K extends keyof Survey>(item: K, ...values: string[]): ((s: Survey) 
   return (s) => values.some((value) => value === s[item]?.value);
 };
 /** Found, and something else than none. */
-const there = (item: 'bosses' | 'frontCarrier' | 'stand'): ((s: Survey) => boolean) => {
+const there = (item: 'bosses' | 'frontCarrier' | 'stand' | 'leftLever' | 'rightLever'): ((s: Survey) => boolean) => {
   return (s) => s[item] !== undefined && s[item].value !== 'none';
 };
 const inside = (by: string): ((s: Survey) => boolean) => is('insideScheme', by, 'all');
@@ -23,7 +23,7 @@ export const foundNames = {
   insideByAngles: inside('angles'),
   insideFromOutside: inside('outside'),
   downTubeCurved: is('downTubeShape', 'curved'),
-  onSaddle: is('seatKind', 'saddle'),
+  onSaddle: is('seatKind', 'saddle', 'saddleBack'),
   rearThroughAxle: is('rearAxleHolding', 'throughAxle'),
   frontThroughAxle: is('frontAxleHolding', 'throughAxle'),
   freewheel: is('clusterKind', 'freewheel'),
@@ -35,6 +35,11 @@ export const foundNames = {
   rearRim: is('rearBrake', 'rim'),
   rearBrakeUnknown: (s) => s.rearBrake === undefined,
   frontCarrier: there('frontCarrier'),
+  leftLever: there('leftLever'),
+  rightLever: there('rightLever'),
+  frontRim: is('frontBrake', 'rim'),
+  belt: is('finalDrive', 'belt'),
+  formerMotor: is('formerMotor', 'partsLeft', 'whole'),
   stand: there('stand'),
 } as const satisfies Record<string, (s: Survey) => boolean>;
 export type FoundName = keyof typeof foundNames;

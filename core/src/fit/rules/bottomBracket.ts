@@ -58,7 +58,7 @@ export const bottomBracket = kitRule(
       );
     }
     if (bore !== undefined && longer(bore, fit.boreM.most + BORE_PLAY)) {
-      const adapter = fit.adapterBoresM.find((b) => !longer(Math.abs(b - bore), 0.0012));
+      const adapter = fit.adapterBoresM.find((b) => !longer(Math.abs(b - bore), BORE_PLAY));
       return adapter === undefined
         ? say.stop(
             'No adapter for this bore',

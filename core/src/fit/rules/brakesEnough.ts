@@ -83,12 +83,14 @@ export const brakesEnough = kitRule(
         choose('less-load', phrase`Carry less.`),
         set('lower-speed', phrase`Set a lower speed.`, { work: 5 }),
       );
+    if (rims && build.schools.rimBrakes === 'upgraded')
+      return say.rework(
+        'Rim brakes do, with better pads',
+        phrase`${way(dry).toFixed(0)} m dry and ${way(wet).toFixed(0)} m wet from ${amount(v, 'speed', 0)}. Your school trusts rim brakes once they have good pads and new cables.`,
+        buy('wet-pads', phrase`Wet-weather pads and new cables.`, take('wet-pads', 'donor'), { work: 60 }),
+      );
     return say.fits(
-      rims
-        ? build.schools.rimBrakes === 'discs'
-          ? 'Rim brakes do, up to 25 km/h'
-          : 'Rim brakes do, with upgraded pads'
-        : 'Brakes enough as reckoned',
+      rims ? 'Rim brakes do, up to 25 km/h' : 'Brakes enough as reckoned',
       phrase`${way(dry).toFixed(0)} m dry and ${way(wet).toFixed(0)} m wet from ${amount(v, 'speed', 0)}. Proved at the new weight before the road.`,
     );
   },

@@ -1,3 +1,4 @@
+import { hasEnds } from '../../donor/kinds.ts';
 import { phrase } from '../../quantity/format.ts';
 import { kitRule } from '../say.ts';
 import { buy, take } from '../remedies.ts';
@@ -15,7 +16,7 @@ export const chainTension = kitRule(
     const { kind } = gearing;
     if (kind !== 'single' && kind !== 'hubGear') return null;
     if (!kit.mid && kit.hub?.place !== 'rear') return null;
-    if (build.donor.kind === 'deltaTrike') return null;
+    if (!hasEnds(build.donor.kind, 'rear')) return null;
     const holding = say.need('rearAxleHolding');
     if (holding === undefined)
       return say.open(

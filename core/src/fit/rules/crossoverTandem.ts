@@ -1,3 +1,4 @@
+import { kindTraits } from '../../donor/kinds.ts';
 import { phrase } from '../../quantity/format.ts';
 import { kitRule } from '../say.ts';
 import { buy, work, choose, ask, take } from '../remedies.ts';
@@ -13,7 +14,7 @@ export const crossoverTandem = kitRule(
     fitCritical: true,
   },
   ({ build }, kit, say) => {
-    if (build.donor.kind !== 'tandem' || !kit.mid) return null;
+    if (!kindTraits[build.donor.kind].twoCranks || !kit.mid) return null;
     const side = say.need('timingChain');
     if (side === undefined)
       return say.open(

@@ -1,8 +1,9 @@
-import { phrase } from '../../quantity/format.ts';
+import { isProven } from '../../donor/entry.ts';
+import { capital, phrase } from '../../quantity/format.ts';
 import { partData, ruleFigure } from '../rule.ts';
 import { kitRule } from '../say.ts';
-import { buy, take, askFor } from '../remedies.ts';
-import { cutoffWayWords } from '../../build/wiring.ts';
+import { ask, askFor, buy, choose, measureIt, take } from '../remedies.ts';
+import { cutoffWayWords, type CutoffWay } from '../../build/wiring.ts';
 import { leverSheets } from '../../wiring/levers.ts';
 
 /** How each lever is made to cut the motor. */
@@ -11,7 +12,7 @@ export const cutoffLevers = kitRule(
     id: 'cutoff-levers',
     words: 'Brake cut-offs',
     group: 'levers',
-    uses: ['leftLever', 'rightLever', 'rearBrake'],
+    uses: ['leftLever', 'rightLever', 'leftPull', 'rightPull', 'leftSensorRoom', 'rightSensorRoom', 'rearBrake'],
     source: 'Each lever cuts the motor by itself: new lever, in-line sensor or stick-on magnet, whichever it allows.',
     school: 'cutoffs',
   },
@@ -23,8 +24,10 @@ export const cutoffLevers = kitRule(
     );
     if (!always)
       return say.fits('No cut-off, by your school', phrase`Pedal assist alone: feet stop the motor as hands brake.`);
+    const { survey } = build.donor;
     const left = say.need('leftLever');
     const right = say.need('rightLever');
+    for (const side of ['left', 'right'] as const) if (survey[`${side}Lever`]?.value !== 'none') say.need(`${side}Pull`);
     if (left === undefined || right === undefined)
       return say.open('Levers not looked at', phrase`What each lever is decides how it is made to cut the motor.`);
     const brings = kit.controls?.cutoffs;
@@ -53,13 +56,11 @@ export const cutoffLevers = kitRule(
           { work: 30 },
         ),
       );
-    const open = sheets.filter((l) => !l.chosen).flatMap((l) => (l.lever ? [l.lever] : []));
-    if (chosen.length > 0 && open.length === 0)
+    if (chosen.length > 0 && chosen.length === sheets.length)
       return say.fits(
         'Each lever cuts the motor',
         phrase`${chosen.map((l) => `${hand(l.side)} by ${cutoffWayWords[l.by]}`).join(', ')}, as chosen. Tried on a stand before the first ride.`,
       );
-    const awkward = open.filter((l) => l === 'hydraulic' || l === 'withShifter' || l === 'dropBar');
     const none = [left, right].every((l) => l === 'none');
     if (none)
       return say.rework(
@@ -72,42 +73,81 @@ export const cutoffLevers = kitRule(
           { work: 60 },
         ),
       );
-    if (brings === 'none')
+    const pulls = sheets.filter((l) => !l.chosen && l.pull === undefined);
+    if (pulls.length > 0)
+      return say.open(
+        'What the levers pull not looked at',
+        phrase`A hose is never opened for a cut-off, and a lever with two cables keeps its place.`,
+        ...pulls.map((l) => measureIt(`${l.side}Pull`)),
+      );
+    // By your school of keeping your own, the kit’s levers stay in their box; the sensors are bought there.
+    const lacking = sheets.filter((l) => !l.chosen && !(comes(brings, l.by) || l.not.kitLever === undefined));
+    const unseen = sheets.filter((l) => !l.chosen && l.by === 'magnet' && !isProven(survey[`${l.side}SensorRoom`]));
+    if (unseen.length > 0)
+      return say.open(
+        'Room for a sensor at the levers not looked at',
+        phrase`${handsOf(unseen)} would be cut by a magnet on the blade and a sensor on the body; whether both lie flat has not been tried.`,
+        ...unseen.map((l) => measureIt(`${l.side}SensorRoom`)),
+      );
+    const dead = lacking.find((l) => l.by === 'none');
+    if (dead)
       return say.rework(
-        'The kit brings no cut-offs',
-        phrase`Each lever must cut the motor.`,
+        `Nothing cuts the motor at the ${dead.side} lever`,
+        phrase`${capital(dead.not.kitLever ?? '')}; ${dead.not.inLine ?? ''}; ${dead.not.magnet ?? ''}.`,
+        ask(
+          'lever-with-switch',
+          phrase`Ask the brake’s maker for the same lever with a switch inside, and have the brake bled for it.`,
+        ),
+        choose('other-kit', phrase`A kit that cuts by pedalling back, if your rules allow no lever that cuts.`),
+      );
+    if (lacking.length > 0) {
+      const magnets = lacking.filter((l) => l.by === 'magnet').length;
+      const inLine = lacking.length - magnets;
+      const whys = [...new Set(lacking.map((l) => l.not.kitLever ?? ''))].join('; ');
+      return say.rework(
+        brings === 'none'
+          ? 'The kit brings no cut-offs'
+          : brings === 'levers'
+            ? 'The kit’s levers do not suit'
+            : brings === 'inLine'
+              ? 'In-line sensors want a cable'
+              : 'The kit’s magnets do not hold there',
+        brings === 'levers'
+          ? phrase`${handsOf(lacking)}: ${whys}. ${lacking.length === 1 ? 'It stays' : 'They stay'} and ${lacking.length === 1 ? 'is' : 'are'} cut by a sensor.`
+          : brings === 'inLine'
+            ? phrase`${handsOf(lacking)}: a hydraulic hose has no cable for the sensor to sit in.`
+            : phrase`Each lever must cut the motor.`,
         buy(
-          'magnets',
-          phrase`Add a stick-on magnet and sensor at each lever; the gap is 2 to 3 mm.`,
-          take('cutoff-magnet', 'levers', open.length),
+          magnets === 0 ? 'in-line' : inLine === 0 ? 'magnets' : 'sensors',
+          magnets === 0
+            ? phrase`Keep the levers and add in-line sensors to their cables.`
+            : inLine === 0
+              ? phrase`Keep the levers and add a stick-on magnet and sensor at each; the gap is 2 to 3 mm.`
+              : phrase`Keep the levers: a stick-on magnet and sensor at one, an in-line sensor in the cable of the other.`,
+          [
+            ...(magnets > 0 ? [take('cutoff-magnet', 'levers', magnets)] : []),
+            ...(inLine > 0 ? [take('cutoff-inline', 'levers', inLine)] : []),
+          ],
           { work: 50 },
         ),
       );
-    if (brings === 'levers' && awkward.length > 0)
-      return say.rework(
-        'The kit’s levers do not suit',
-        phrase`${awkward.length === 2 ? 'Both levers are' : 'One lever is'} ${awkward[0] === 'hydraulic' ? 'hydraulic' : awkward[0] === 'withShifter' ? 'joined with the shifter' : 'made for drop bars'}: to replace ${awkward.length === 2 ? 'them' : 'it'} would lose brake or gears.`,
-        buy(
-          awkward[0] === 'hydraulic' ? 'magnets' : 'in-line',
-          phrase`Keep the levers and add ${awkward[0] === 'hydraulic' ? 'stick-on magnets' : 'in-line sensors'}.`,
-          take(awkward[0] === 'hydraulic' ? 'cutoff-magnet' : 'cutoff-inline', 'levers', awkward.length),
-          { work: 50 },
-        ),
-      );
-    if (brings === 'inLine' && open.includes('hydraulic'))
-      return say.rework(
-        'In-line sensors want a cable',
-        phrase`A hydraulic hose has no cable for the sensor to sit in.`,
-        buy(
-          'magnets',
-          phrase`Stick-on magnets at the hydraulic lever.`,
-          take('cutoff-magnet', 'levers', open.filter((l) => l === 'hydraulic').length),
-          { work: 40 },
-        ),
-      );
+    }
+    const own = sheets.every((l) => l.chosen || l.by === 'kitLever');
     return say.fits(
       'Each lever cuts the motor',
-      phrase`By ${brings === 'levers' ? 'the kit’s own levers' : brings === 'inLine' ? 'sensors in the cables' : 'magnets at the levers'}. Tried on a stand before the first ride.`,
+      own
+        ? phrase`By the kit’s own levers. Tried on a stand before the first ride.`
+        : phrase`${sheets.map((l) => `${hand(l.side)} by ${cutoffWayWords[l.by]}`).join(', ')}. Tried on a stand before the first ride.`,
     );
   },
 );
+
+/** Whether what a kit brings is what a lever is cut by. */
+const comes = (brings: string, by: CutoffWay): boolean =>
+  (brings === 'levers' && by === 'kitLever') ||
+  (brings === 'inLine' && by === 'inLine') ||
+  (brings === 'magnets' && by === 'magnet');
+
+/** “Left lever”, or both. */
+const handsOf = (levers: readonly { side: 'left' | 'right' }[]): string =>
+  levers.length > 1 ? 'Both levers' : levers[0]?.side === 'left' ? 'The left lever' : 'The right lever';

@@ -26,7 +26,7 @@ export const drivenWheels = kitRule(
         choose('mid-drive', phrase`A mid-drive, if the bracket suits.`),
       );
     }
-    if (kind !== 'deltaTrike' || (!kit.mid && !kit.side)) return null;
+    if (hasEnds(kind, 'rear') || (!kit.mid && !kit.side)) return null;
     const driven = say.need('drivenWheels');
     if (driven === undefined)
       return say.open(

@@ -1,3 +1,4 @@
+import { kindTraits } from '../../donor/kinds.ts';
 import { amount, phrase } from '../../quantity/format.ts';
 import { kitRule } from '../say.ts';
 import { buy, take } from '../remedies.ts';
@@ -12,7 +13,7 @@ export const handsPlace = kitRule(
     source: 'Display in sight, throttle under the stronger hand, nothing on the side people get on by.',
   },
   ({ build }, kit, say) => {
-    if (build.donor.kind !== 'recumbent' && build.donor.kind !== 'tadpoleTrike') return null;
+    if (!kindTraits[build.donor.kind].boom) return null;
     const hands = say.need('hands');
     if (hands === undefined)
       return say.open('Where the hands are not looked at', phrase`Display, throttle and keypad follow the hands.`);

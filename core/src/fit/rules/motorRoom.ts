@@ -1,3 +1,4 @@
+import { kindTraits } from '../../donor/kinds.ts';
 import { shorter } from '../../quantity/compare.ts';
 import { amount, phrase } from '../../quantity/format.ts';
 import { partData } from '../rule.ts';
@@ -18,7 +19,7 @@ export const motorRoom = kitRule(
     fitCritical: true,
   },
   ({ build }, kit, say) => {
-    if (!kit.mid || build.donor.kind === 'recumbent' || build.donor.kind === 'tadpoleTrike') return null;
+    if (!kit.mid || kindTraits[build.donor.kind].boom) return null;
     const swing = kit.mid.swingRoomM;
     const room = say.need('motorRoom');
     if (swing === undefined)

@@ -1,6 +1,5 @@
 import { partById } from '../../parts/part.ts';
 import { phrase } from '../../quantity/format.ts';
-import { leverSheets } from '../../wiring/levers.ts';
 import { kitRule } from '../say.ts';
 import { buy, take } from '../remedies.ts';
 
@@ -13,10 +12,9 @@ export const parkingLock = kitRule(
     uses: ['parkingLock'],
     source: 'A trike stands by itself and rolls by itself; a heavier one more so.',
   },
-  ({ geometry, build, shelf }, kit, say) => {
+  ({ geometry, build, shelf }, _kit, say) => {
     if (!geometry.pairedRear && !geometry.pairedFront) return null;
     const lock = say.need('parkingLock');
-    const sheets = leverSheets(build, kit, shelf).filter((l) => l.lever !== 'none');
     const locking = (['left', 'right'] as const).some((side) => {
       const part = partById(shelf, build.wiring.levers[side].part ?? '');
       return part?.kind === 'control' && part.lever?.locks === true;
@@ -35,12 +33,6 @@ export const parkingLock = kitRule(
         buy('locking-lever', phrase`A lever that locks.`, take('locking-lever', 'levers'), { work: 20 }),
         buy('strap', phrase`A strap round lever and grip, at the least.`, take('lever-strap', 'levers'), { work: 5 }),
       );
-    if (kit.controls?.cutoffs === 'levers' && sheets.some((l) => !l.chosen || l.by === 'kitLever'))
-      return say.rework(
-        'The kit’s lever would lose the lock',
-        phrase`The lever with the catch must stay.`,
-        buy('magnets', phrase`A stick-on magnet at that lever.`, take('cutoff-magnet', 'levers'), { work: 30 }),
-      );
-    return say.fits('The parking lock stays', phrase`The lever with the catch keeps its place.`);
+    return say.fits('The parking lock stays', phrase`The lever with the catch keeps its place; it is cut by a sensor, never exchanged for the kit’s.`);
   },
 );

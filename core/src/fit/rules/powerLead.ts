@@ -13,7 +13,7 @@ export const powerLead = kitRule(
     group: 'power',
     uses: [],
     source:
-      'docs/models.md, cables and fuses: cautious workshop values for copper in a bundle, 3 % drop, fuse from 1.25 times the limit.',
+      'docs/models.md, cables and fuses: cautious workshop values for copper in a bundle, 3 % drop, fuse from 1.25 times the limit, or from 1.1 where that protects the kit’s own cable.',
   },
   (context, kit, say) => {
     const { pack } = context;
@@ -75,7 +75,7 @@ export const powerLead = kitRule(
       );
     return say.fits(
       'Battery lead, fuse and plugs agree',
-      phrase`${String(power.mm2)} mm² over ${amount(power.lengthM, 'size', 0)} drops ${amount(power.dropV, 'voltage', 2)}, ${amount(power.dropShare, 'share', 1)}; fuse ${amount(power.fuseA, 'current', 0)} within ${amount(FUSE_WITHIN, 'size', 0)} of the pack’s plus.`,
+      phrase`${String(power.mm2)} mm² over ${amount(power.lengthM, 'size', 0)} drops ${amount(power.dropV, 'voltage', 2)}, ${amount(power.dropShare, 'share', 1)}; fuse ${amount(power.fuseA, 'current', 0)} within ${amount(FUSE_WITHIN, 'size', 0)} of the pack’s plus.${power.fuseTight ? ' It is as large as this cable bears, and under 1.25 times the limit: it may go on a hot day, so carry a spare, never a larger one.' : ''}`,
     );
   },
 );

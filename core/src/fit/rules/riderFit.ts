@@ -1,3 +1,4 @@
+import { kindTraits } from '../../donor/kinds.ts';
 import { whoSteers } from '../../build/brief.ts';
 import { amount, phrase } from '../../quantity/format.ts';
 import { ruleFigure } from '../rule.ts';
@@ -18,8 +19,8 @@ export const riderFit = donorRule(
     source: 'A leg must pass over the frame and both feet reach the ground; inseam 0.47 of stature where not measured.',
   },
   ({ build }, say) => {
-    const sitsIn = build.donor.kind === 'deltaTrike' && say.look('seatKind') === 'seat';
-    const seated = sitsIn || build.donor.kind === 'recumbent' || build.donor.kind === 'tadpoleTrike';
+    const { seat: sits, paired } = kindTraits[build.donor.kind];
+    const seated = sits === 'seat' || (paired === 'rear' && say.look('seatKind') === 'seat');
     const riders = whoSteers(build.brief);
     if (seated) {
       const seat = say.need('seatHeight');

@@ -2,7 +2,7 @@ import { shorter } from '../../quantity/compare.ts';
 import { amount, phrase } from '../../quantity/format.ts';
 import { partData, ruleFigure } from '../rule.ts';
 import { kitRule } from '../say.ts';
-import { buy, work, take } from '../remedies.ts';
+import { buy, look, work, take } from '../remedies.ts';
 
 /** Rim tape over all nipples of the kit's rim. */
 export const rimTape = kitRule(
@@ -37,6 +37,12 @@ export const rimTape = kitRule(
           takes: take('rim-tape', end),
           tools: ['countersink'],
         }),
+      );
+    if (!own && edges === undefined)
+      return say.open(
+        'Holes of the kit’s rim not felt',
+        phrase`Nobody has felt this rim: a burr at one hole cuts the tube, and how wide the tape must be hangs on how the holes stand.`,
+        look('feel', phrase`On the day it comes, run a finger round its holes and write it down on the Parts stage, under Unpacking.`),
       );
     // Holes in two lines want tape from hook to hook; in one line the middle is enough.
     const wanted = line === 'staggered' ? inner - 0.001 : Math.max(0.012, inner - 0.002);

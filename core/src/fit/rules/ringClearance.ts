@@ -1,3 +1,4 @@
+import { kindTraits } from '../../donor/kinds.ts';
 import { shorter } from '../../quantity/compare.ts';
 import { amount, phrase } from '../../quantity/format.ts';
 import { partData } from '../rule.ts';
@@ -18,7 +19,7 @@ export const ringClearance = kitRule(
     fitCritical: true,
   },
   ({ build, gearing }, kit, say) => {
-    if (!kit.mid || build.donor.kind === 'recumbent' || build.donor.kind === 'tadpoleTrike') return null;
+    if (!kit.mid || kindTraits[build.donor.kind].boom) return null;
     // A dished ring runs inboard of the spider it bolts to.
     const out = kit.mid.ringOutM === undefined ? undefined : kit.mid.ringOutM - gearing.ringOffsetM;
     const bulge = say.need('ringRoom');

@@ -104,8 +104,10 @@ export const schoolRules: readonly Rule[] = [
           ? phrase`the kit’s levers stay in the box, and a sensor goes to each of yours.`
           : phrase`its sensors go to the levers you have.`,
     });
-    // Hands whose cut-off was chosen have theirs.
-    const left = leverSheets(build, kit, shelf).filter((l) => !l.chosen && l.lever !== 'none').length;
+    // Hands whose cut-off was chosen have theirs; one that no kit’s lever suits is the cut-offs’ own affair.
+    const left = leverSheets(build, kit, shelf).filter(
+      (l) => !l.chosen && l.lever !== 'none' && l.not.kitLever === undefined,
+    ).length;
     return mine === 'keepOwn' && brings === 'levers' && left > 0
       ? say.rework(
           'The kit brings levers, you keep yours',

@@ -31,6 +31,11 @@ export const shiftingSkill = kitRule(
       );
     if (kind === 'single')
       return say.fits('One gear, nothing to shift', phrase`Ring and cog must be chosen for the steepest start.`);
+    if (kind === 'hubGear' && context.gearing.hubGear?.speeds === 'stepless')
+      return say.fits(
+        'A stepless hub, nothing to shift',
+        phrase`Its ratio glides under load: no click, and nothing for a shift sensor to feel.`,
+      );
     if (!kit.mid.shiftSensor)
       return say.rework(
         'No shift sensor',

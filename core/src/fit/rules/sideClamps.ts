@@ -1,3 +1,4 @@
+import { hasEnds, kindTraits } from '../../donor/kinds.ts';
 import { longer, shorter } from '../../quantity/compare.ts';
 import { amount, phrase } from '../../quantity/format.ts';
 import { partData } from '../rule.ts';
@@ -28,7 +29,7 @@ export const sideClamps = kitRule(
         `${Math.round(side.clampSpanM.least * 1000)} to ${Math.round(side.clampSpanM.most * 1000)} mm`,
       ),
     );
-    if (build.donor.kind === 'recumbent' || build.donor.kind === 'tadpoleTrike' || build.donor.kind === 'deltaTrike')
+    if (kindTraits[build.donor.kind].boom || !hasEnds(build.donor.kind, 'rear'))
       return say.stop(
         'Nothing for both clamps',
         phrase`This kind of frame has no seat tube and chainstay side by side for the two clamps.`,

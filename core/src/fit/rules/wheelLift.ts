@@ -13,7 +13,7 @@ export const wheelLift = kitRule(
     words: 'Front wheel lifting',
     group: 'use',
     uses: ['wheelbase', 'rearWheelShare', 'rearTyre'],
-    source: 'Lifts when F·h > m·g·x·cosθ − m·g·sinθ·h, x from the rear contact; docs/models.md.',
+    source: 'Moments about the rear contact: lifts when F·h > m·g·x·cosθ, F the whole pull; docs/models.md.',
   },
   (context, kit, say) => {
     const { gearing, steepest } = context;
@@ -25,7 +25,9 @@ export const wheelLift = kitRule(
     const lowest = kit.mid ? Math.max(...gearing.gears.map((gear) => gear.cog)) / gearing.ring : 1;
     const force = (kitPeakTorque(kit) * lowest) / tyreRadius(context.asItWillBe.tyres.rear);
     const weight = loads.totalKg * GRAVITY;
-    const holds = weight * (loads.xM * Math.cos(angle) - loads.hM * Math.sin(angle));
+    // What holds the hill is part of the pull: about the rear contact it is counted once.
+    const holds = weight * loads.xM * Math.cos(angle);
+    const lifts = liftsFrom(force, loads.hM, weight * loads.xM);
     say.because(
       ruleFigure('Pull in the lowest gear', amount(force, 'force')),
       ruleFigure('Centre of mass, ahead of the rear wheel', amount(loads.xM, 'size', 0)),
@@ -34,11 +36,13 @@ export const wheelLift = kitRule(
     );
     if (force * loads.hM > holds)
       return say.rework(
-        'The front wheel lifts on a hard start',
-        phrase`${amount(force, 'force')} at ${amount(loads.hM, 'size', 0)} of height is more than the load in front holds down on ${amount(steepest, 'grade')}.`,
+        'Full pull lifts the front wheel',
+        lifts === 0
+          ? phrase`${amount(force, 'force')} at ${amount(loads.hM, 'size', 0)} of height is more than the load in front holds down, on the level already. Ease off, and lean forward; it still starts there gently.`
+          : phrase`Full pull, ${amount(force, 'force')} at ${amount(loads.hM, 'size', 0)} of height, lifts the front wheel from ${amount(lifts, 'grade')}; the road has ${amount(steepest, 'grade')}. Ease off there, and lean forward.`,
         set('ramp', phrase`Set a start ramp.`, { work: 10 }),
         set('gentler-level', phrase`Start in a gentler assist level.`),
-        choose('higher-gear', phrase`Start in a higher gear.`),
+        ...(kit.mid ? [choose('higher-gear', phrase`Start in a higher gear.`)] : []),
         choose('load-in-front', phrase`Carry load in front rather than behind.`),
       );
     return say.fits(
@@ -47,3 +51,9 @@ export const wheelLift = kitRule(
     );
   },
 );
+
+/** Grade from which a pull lifts the front wheel, rise over run: cos θ = F·h ÷ (m·g·x); 0 where it does so on the level. */
+function liftsFrom(forceN: number, hM: number, weightXNm: number): number {
+  const cos = (forceN * hM) / weightXNm;
+  return cos >= 1 ? 0 : Math.tan(Math.acos(cos));
+}

@@ -7,6 +7,7 @@ import { rolledOut } from '../../vehicle/asSet.ts';
 import type { PlanContext } from '../../vehicle/context.ts';
 import { chosenControls } from '../../wiring/asWired.ts';
 import { leverSheets } from '../../wiring/levers.ts';
+import { cadenceSensorOf } from '../../wiring/sensors.ts';
 
 /** What the vehicle as it will be asks of the bench: all that decides whether a step applies. */
 export interface StepFacts {
@@ -40,6 +41,8 @@ export interface StepFacts {
   magnets: boolean;
   /** A cadence ring at the bracket's axle, none where the motor feels the cranks itself. */
   cadence: boolean;
+  /** It is whole, and goes on over the axle’s end; one in two halves closes round it with the crank on. */
+  cadenceWhole: boolean;
   speed: boolean;
   shift: boolean;
   lamps: boolean;
@@ -126,6 +129,7 @@ export function stepFacts(context: PlanContext): StepFacts | null {
     newLevers: levers.some((l) => l.by === 'kitLever' || l.by === 'newLever'),
     magnets: levers.some((l) => l.by === 'magnet' || l.by === 'inLine' || l.by === 'switch'),
     cadence: parts.has('cadence') || (!mid && wiring !== undefined && wiring.cadence !== null),
+    cadenceWhole: cadenceSensorOf(build, kit, shelf)?.ring !== 'split',
     speed: parts.has('speed') || wiring?.speed === 'atStay',
     shift: parts.has('shift') || mid?.shiftSensor === true,
     lamps: parts.has('frontLamp') || parts.has('rearLamp'),
@@ -154,7 +158,7 @@ export function stepFacts(context: PlanContext): StepFacts | null {
     keypad: parts.has('keypad') || (controls?.keypadM ?? 0) > 0,
     horn: parts.has('horn'),
     hydraulicLevers: brakes.front === 'discHydraulic' || brakes.rear === 'discHydraulic',
-    twoCables: survey.leverCables?.value === 'two',
+    twoCables: survey.leftPull?.value === 'twoCables' || survey.rightPull?.value === 'twoCables',
     parking: survey.parkingLock?.value === 'yes',
     inside: build.schools.leads === 'inside' || Object.values(build.wiring.leads).some((l) => l.inside === true),
     lengthened: Object.values(build.wiring.leads).some((l) => l.extension !== null || l.spliceM !== null),

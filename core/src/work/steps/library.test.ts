@@ -76,7 +76,7 @@ describe('the step library', () => {
     const special: Record<string, WorldOf> = {
       folder: { kind: 'folding' },
       gears: { kit: 'wren-m250', survey: { ...derailleur9, frontDerailleur: 'yes', underBracket: 'bolt' } },
-      coaster: { survey: { rearBrake: 'coaster', tensioner: 'yes', parkingLock: 'yes', leverCables: 'two' } },
+      coaster: { survey: { rearBrake: 'coaster', tensioner: 'yes', parkingLock: 'yes', leftPull: 'twoCables' } },
       tensioner: { kit: 'wren-m250', survey: { tensioner: 'yes', clusterKind: 'single' } },
       tandem: { kind: 'tandem', kit: 'wren-m250' },
       hub: { survey: { ...hubGear }, kit: 'otter-r250' },
@@ -90,7 +90,7 @@ describe('the step library', () => {
         kit: 'wren-m250',
         edit: ({ build }) => void (build.choice.clusterId = starterShelf.cluster[0]?.id ?? null),
       },
-      pair: { survey: { leverCables: 'two' }, edit: ({ build }) => void (build.wiring.levers.left.by = 'newLever') },
+      pair: { survey: { leftPull: 'twoCables' }, edit: ({ build }) => void (build.wiring.levers.left.by = 'newLever') },
       boom: { kind: 'tadpoleTrike', kit: 'wren-m250' },
       laced: {
         kit: 'wren-m250',

@@ -24,7 +24,6 @@ import { useWords } from '../../ui/Show.tsx';
 const leverWords: Record<string, string> = {
   separate: 'a lever of its own',
   withShifter: 'joined with the shifter',
-  hydraulic: 'hydraulic',
   dropBar: 'a drop-bar lever',
   none: 'no lever',
 };

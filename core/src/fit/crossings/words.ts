@@ -1,0 +1,53 @@
+import { foundNames, isOn, onNames, type FoundName, type OnName } from '../../donor/items/found.ts';
+import type { Kit } from '../../parts/kit.ts';
+import type { Pack } from '../../parts/pack.ts';
+import type { PlanContext } from '../../vehicle/context.ts';
+
+/** What a crossing's row may ask of the kit and the vehicle it meets, by name. */
+const kitNames = {
+  kit: () => true,
+  frontHub: (_, kit) => kit?.hub?.place === 'front',
+  rearHub: (_, kit) => kit?.hub?.place === 'rear',
+  midDrive: (_, kit) => kit?.mid !== undefined,
+  sideChain: (_, kit) => kit?.side !== undefined,
+  display: (_, kit) => (kit?.controls?.displayM ?? 0) > 0,
+  controllerBox: (_, kit) => kit?.controller.place === 'its own box',
+  rearRimBrakeStays: (context, kit) => rimBrakeStays(context, kit, 'rear'),
+  frontRimBrakeStays: (context, kit) => rimBrakeStays(context, kit, 'front'),
+} as const satisfies Record<string, (context: PlanContext, kit: Kit | null) => boolean>;
+
+/** What it may ask of the battery in question. */
+const packNames = {
+  usedPack: (_, pack) => (pack?.origin ?? 'new') !== 'new',
+  onRack: (context, pack) => pack !== null && context.packPlace === 'rack',
+  onSeatTube: (context, pack) => pack !== null && context.packPlace === 'seatTube',
+  behindSeatTube: (context, pack) => pack !== null && context.packPlace === 'behindSeatTube',
+  underSeat: (context, pack) => pack !== null && context.packPlace === 'underSeat',
+} as const satisfies Record<string, (context: PlanContext, pack: Pack | null) => boolean>;
+
+/** A rim brake whose rim is not replaced: at the wheel the kit leaves, or a hub laced into the rim there is. */
+function rimBrakeStays({ build, asItWillBe }: PlanContext, kit: Kit | null, end: 'front' | 'rear'): boolean {
+  if (build.donor.survey[`${end}Brake`]?.value !== 'rim') return false;
+  if (kit?.hub?.place !== end) return true;
+  const bead = Math.round(asItWillBe.tyres[end].beadM * 1000);
+  return !kit.hub.beadsM.some((b) => Math.round(b * 1000) === bead);
+}
+
+export type CrossingName = keyof typeof kitNames | keyof typeof packNames | FoundName | OnName;
+export const crossingNames: readonly CrossingName[] = [
+  ...new Set<CrossingName>([
+    ...(Object.keys(kitNames) as (keyof typeof kitNames)[]),
+    ...(Object.keys(packNames) as (keyof typeof packNames)[]),
+    ...(Object.keys(foundNames) as FoundName[]),
+    ...onNames,
+  ]),
+];
+
+/** Whether a name holds for the kit and battery in question on this vehicle. */
+export function crossingHolds(name: CrossingName, context: PlanContext): boolean {
+  if (name in kitNames) return kitNames[name as keyof typeof kitNames](context, context.kit);
+  if (name in packNames) return packNames[name as keyof typeof packNames](context, context.pack);
+  const { donor } = context.build;
+  if (name in foundNames) return foundNames[name as FoundName](donor.survey);
+  return isOn(name as OnName, donor.kind);
+}
