@@ -230,6 +230,7 @@ const builds: Build[] = [
           neverShifts: false,
           inseamM: null,
           mounting: 'any' as const,
+          ageYears: 34,
         },
       ];
       b.donor.survey = survey({
@@ -294,7 +295,21 @@ const builds: Build[] = [
         valve: 'wide',
         leftLever: 'separate',
         rightLever: 'separate',
-        leverCables: 'one',
+        leftPull: 'cable',
+        leftSensorRoom: 'yes',
+        rightPull: 'cable',
+        rightSensorRoom: 'yes',
+        rearRimSurface: 'machined',
+        frontRimSurface: 'machined',
+        throughShell: 'nothing',
+        finalDrive: 'chain',
+        chainGuard: 'openGuard',
+        rackCarries: 'bare',
+        childSeat: 'none',
+        ringLock: 'no',
+        barCarries: 'bare',
+        lampFeed: 'ownCells',
+        formerMotor: 'none',
         barShape: 'swept',
         barDiameter: '22.2 mm',
         barLeft: '238 mm',
@@ -324,6 +339,7 @@ const builds: Build[] = [
       });
       b.donor.worth = { liking: 'loved', riderFit: 'good', donorPrice: 0, readyMadePrice: 1650, otherDonorPrice: 180 };
       b.donor.condition = condition({ ...allSound, wheels: 'needsWork' });
+      b.closing['otter-r250'] = { others: [], nothingElse: true };
       Object.assign(b.choice, { kitId: 'otter-r250', packId: 'kettle-36-13', torqueArms: 1 });
     },
   ),
@@ -355,6 +371,7 @@ const builds: Build[] = [
           neverShifts: true,
           inseamM: null,
           mounting: 'any' as const,
+          ageYears: 71,
         },
         {
           name: 'Nan, Saturdays',
@@ -365,6 +382,7 @@ const builds: Build[] = [
           neverShifts: true,
           inseamM: null,
           mounting: 'any' as const,
+          ageYears: 69,
         },
       ];
       b.donor.survey = survey({
@@ -412,7 +430,16 @@ const builds: Build[] = [
         valve: 'wide',
         leftLever: 'separate',
         rightLever: 'none',
-        leverCables: 'one',
+        leftPull: 'cable',
+        leftSensorRoom: 'yes',
+        frontRimSurface: 'machined',
+        throughShell: 'nothing',
+        finalDrive: 'chain',
+        chainGuard: 'none',
+        childSeat: 'none',
+        barCarries: 'bare',
+        lampFeed: 'ownCells',
+        formerMotor: 'none',
         barShape: 'swept',
         barDiameter: '22.2 mm',
         barLeft: '255 mm',
@@ -436,6 +463,18 @@ const builds: Build[] = [
         otherDonorPrice: 600,
       };
       b.donor.condition = condition({ ...allSound, brakes: 'needsWork' });
+      b.closing['dray-f1000'] = {
+        others: [
+          {
+            id: 'flag',
+            what: 'Flag pole',
+            where: 'frame',
+            stands: 'clear',
+            how: 'On the rear basket, an arm’s length from the front wheel.',
+          },
+        ],
+        nothingElse: true,
+      };
       Object.assign(b.choice, { kitId: 'dray-f1000', packId: 'hearth-48-20-lfp', torqueArms: 2 });
     },
   ),
@@ -467,6 +506,7 @@ const builds: Build[] = [
           neverShifts: false,
           inseamM: null,
           mounting: 'any' as const,
+          ageYears: 41,
         },
         {
           name: 'Pip, school mornings',
@@ -477,6 +517,7 @@ const builds: Build[] = [
           neverShifts: false,
           inseamM: null,
           mounting: 'any',
+          ageYears: 6,
         },
       ];
       b.brief.aboard = [
@@ -537,7 +578,19 @@ const builds: Build[] = [
         valve: 'wide',
         leftLever: 'separate',
         rightLever: 'separate',
-        leverCables: 'one',
+        leftPull: 'cable',
+        leftSensorRoom: 'yes',
+        rightPull: 'cable',
+        rightSensorRoom: 'yes',
+        throughShell: 'nothing',
+        finalDrive: 'chain',
+        chainGuard: 'none',
+        rackCarries: 'bare',
+        childSeat: 'none',
+        ringLock: 'no',
+        barCarries: 'bare',
+        lampFeed: 'ownCells',
+        formerMotor: 'none',
         barShape: 'swept',
         barDiameter: '22.2 mm',
         barLeft: '255 mm',
@@ -566,6 +619,7 @@ const builds: Build[] = [
       });
       b.donor.worth = { liking: 'liked', riderFit: 'good', donorPrice: 0, readyMadePrice: 4200, otherDonorPrice: 1400 };
       b.donor.condition = condition(allSound);
+      b.closing['wren-m250'] = { others: [], nothingElse: true };
       Object.assign(b.choice, {
         kitId: 'wren-m250',
         packId: 'hearth-36-12-lfp',
@@ -603,6 +657,7 @@ const builds: Build[] = [
           neverShifts: false,
           inseamM: null,
           mounting: 'any' as const,
+          ageYears: 58,
         },
       ];
       b.donor.survey = survey({
@@ -665,7 +720,20 @@ const builds: Build[] = [
         valve: 'wide',
         leftLever: 'separate',
         rightLever: 'separate',
-        leverCables: 'one',
+        leftPull: 'cable',
+        leftSensorRoom: 'yes',
+        rightPull: 'cable',
+        rightSensorRoom: 'yes',
+        frontRimSurface: 'machined',
+        throughShell: 'nothing',
+        finalDrive: 'chain',
+        chainGuard: 'none',
+        rackCarries: 'bare',
+        childSeat: 'none',
+        ringLock: 'no',
+        barCarries: 'bare',
+        lampFeed: 'ownCells',
+        formerMotor: 'none',
         barShape: 'swept',
         barDiameter: '22.2 mm',
         barLeft: '255 mm',
@@ -692,6 +760,7 @@ const builds: Build[] = [
       });
       b.donor.worth = { liking: 'loved', riderFit: 'good', donorPrice: 0, readyMadePrice: 1500, otherDonorPrice: 160 };
       b.donor.condition = condition(allSound);
+      b.closing['linnet-f250'] = { others: [], nothingElse: true };
       Object.assign(b.choice, { kitId: 'linnet-f250', packId: 'loaf-36-17', torqueArms: 2 });
       // Rack to front wheel is a long way round the low tube: the battery's lead was lengthened, its plug adapted.
       b.wiring.leads.battery = { ...usualLead, way: [], extension: 'extension-flat-pair-2-1200' };
@@ -726,6 +795,7 @@ const builds: Build[] = [
           neverShifts: false,
           inseamM: null,
           mounting: 'any' as const,
+          ageYears: 29,
         },
       ];
       b.donor.survey = survey({
@@ -784,7 +854,19 @@ const builds: Build[] = [
         valve: 'narrow',
         leftLever: 'dropBar',
         rightLever: 'dropBar',
-        leverCables: 'one',
+        leftPull: 'hose',
+        leftSensorRoom: 'yes',
+        rightPull: 'hose',
+        rightSensorRoom: 'yes',
+        throughShell: 'nothing',
+        finalDrive: 'chain',
+        chainGuard: 'none',
+        rackCarries: 'none',
+        childSeat: 'none',
+        ringLock: 'no',
+        barCarries: 'bare',
+        lampFeed: 'none',
+        formerMotor: 'none',
         barShape: 'drop',
         barDiameter: '23.8 mm',
         barTape: 'yes',
@@ -812,6 +894,7 @@ const builds: Build[] = [
       });
       b.donor.worth = { liking: 'loved', riderFit: 'good', donorPrice: 0, readyMadePrice: 3100, otherDonorPrice: 250 };
       b.donor.condition = condition(allSound);
+      b.closing['ouzel-m750'] = { others: [], nothingElse: true };
       Object.assign(b.choice, { kitId: 'ouzel-m750', packId: 'kettle-48-14' });
     },
   ),

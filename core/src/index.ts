@@ -113,6 +113,19 @@ export {
   trailerBrakes,
 } from './build/brief.ts';
 export { type Arrival } from './build/arrivals.ts';
+export {
+  MOST_OTHERS,
+  otherPlaces,
+  otherPlaceWords,
+  otherStands,
+  otherStandsWords,
+  usualClosing,
+  type Other,
+  type OtherPlace,
+  type OtherStands,
+} from './build/closing.ts';
+export { whereItGoes } from './fit/rules/closingQuestion.ts';
+export { crossingDoesWords, crossingSheets, type CrossingSheet } from './fit/crossings/matrix.ts';
 export { type Build, newBuild, withoutLog } from './build/build.ts';
 export { type Choice } from './build/choice.ts';
 export { type Fix } from './build/fixes.ts';

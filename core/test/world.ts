@@ -51,6 +51,7 @@ export function world({
   build.donor.survey = typedSurvey({ ...city, ...survey });
   build.choice.kitId = kit;
   build.choice.packId = pack;
+  build.closing[kit] = { others: [], nothingElse: true };
   const made: World = { build, kit: kitNamed(kit), pack: packNamed(pack) };
   edit?.(made);
   return made;

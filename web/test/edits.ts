@@ -81,6 +81,13 @@ export const edits: Record<
   }),
   chose: (n) => ({ torqueArms: n % 3, usesThrottle: n % 2 === 0 }),
   arrivalMeasured: (n) => ({ part: 'kit', change: { axleFlatsM: n % 3 === 0 ? undefined : 0.0098 } }),
+  otherAdded: (n, words) => ({
+    kit: 'kit',
+    other: { id: `o${n}`, what: `${words} x`, where: 'bar', stands: 'open', how: '' },
+  }),
+  otherJudged: (n, words) => ({ kit: 'kit', id: `o${n - 1}`, change: { stands: 'moves', how: words } }),
+  otherStruck: (n) => ({ kit: 'kit', id: `o${n - 3}` }),
+  nothingElseSaid: (n) => ({ kit: 'kit', nothingElse: n % 2 === 0 }),
   ownPartKept: (n, words) => ({ ...ring, id: `own-${n % 4}`, name: words }),
   schoolChosen: (n) => ({ carbon: n % 2 === 0 ? 'refuse' : 'midOnly' }),
   overridden: (n, words) => ({ rule: `r${n}`, subject: 'plan', reason: `${REASON} ${words}`, on: DAY }),

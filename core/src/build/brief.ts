@@ -51,6 +51,8 @@ const riderSchema = z.object({
   inseamM: z.number().min(0.3).max(1.2).nullable().default(null),
   /** What getting on and sitting asks for. */
   mounting: z.enum(mountings).default('any'),
+  /** In whole years; null: nobody asked. Some legal classes do. */
+  ageYears: z.int().min(0).max(120).nullable().default(null),
 });
 export type Rider = z.infer<typeof riderSchema>;
 
@@ -227,6 +229,7 @@ export const usualRider = (): Rider => ({
   neverShifts: false,
   inseamM: null,
   mounting: 'any',
+  ageYears: null,
 });
 
 /** Where a new brief starts: one rider of common size on a common errand, no road. */

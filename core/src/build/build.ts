@@ -7,6 +7,7 @@ import { builtSchema, usualBuilt } from './asBuilt.ts';
 import { benchSchema, usualBench } from './bench.ts';
 import { billSchema, usualBill } from './bill.ts';
 import { briefSchema, usualBrief } from './brief.ts';
+import { closingSchema } from './closing.ts';
 import { choiceSchema, usualChoice } from './choice.ts';
 import { fixSchema } from './fixes.ts';
 import { logSchema, usualLog } from './log.ts';
@@ -56,6 +57,8 @@ export const buildSchema = z.object({
   log: logSchema.prefault({}),
   /** What was measured of parts when they arrived, by part id: it counts above their data. */
   arrivals: z.record(z.string().max(80), arrivalSchema).default({}),
+  /** The last question for a kit, by its id: what else is where it goes. */
+  closing: z.record(z.string().max(80), closingSchema).default({}),
   /** How often it was written, by whoever wrote it: two versions of one build are told apart and merged by it. */
   revision: z.int().min(0).default(0),
   createdAt: z.iso.datetime(),
@@ -88,6 +91,7 @@ export function newBuild(id: string, name: string, now: string): Build {
     tuned: usualTuned(),
     log: usualLog(),
     arrivals: {},
+    closing: {},
     revision: 0,
     createdAt: now,
     updatedAt: now,

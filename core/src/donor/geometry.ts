@@ -18,7 +18,13 @@ import {
 import { add, scale, sub, unit, type Point } from './frames/point.ts';
 import { freeFrame } from './frames/freeFrame.ts';
 import { boxFrame, deltaFrame, foldingFrame, stepThroughFrame } from './frames/openFrames.ts';
-import { diamondFrame, longtailFrame, suspensionFrame, tandemFrame, tandemTrikeFrame } from './frames/triangleFrames.ts';
+import {
+  diamondFrame,
+  longtailFrame,
+  suspensionFrame,
+  tandemFrame,
+  tandemTrikeFrame,
+} from './frames/triangleFrames.ts';
 import { kindTraits, type VehicleKind } from './kinds.ts';
 
 export type { Basis, InnerTriangle, SuspensionLinks, Tube } from './frames/frame.ts';

@@ -30,6 +30,7 @@ import { clusterMount } from './rules/clusterMount.ts';
 import { conditionRules } from './rules/condition.ts';
 import { crankRemoval } from './rules/crankRemoval.ts';
 import { crossoverTandem } from './rules/crossoverTandem.ts';
+import { closingQuestion } from './rules/closingQuestion.ts';
 import { cutoffLevers } from './rules/cutoffLevers.ts';
 import { derailleurRange } from './rules/derailleurRange.ts';
 import { donorSchool } from './rules/donorSchool.ts';
@@ -196,6 +197,7 @@ export const kitRules: readonly Rule[] = [
   sideKit,
   ...schoolRules,
   ...kitCrossings,
+  closingQuestion,
 ];
 export const packRules: readonly Rule[] = [
   packPlace,

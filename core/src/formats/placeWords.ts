@@ -19,6 +19,7 @@ const sections: Record<string, string> = {
   bill: 'Parts and money',
   'bill.lines': 'The bill',
   arrivals: 'Measured on arrival',
+  closing: 'What else is there',
   wiring: 'Wiring',
   bench: 'Bench',
   built: 'As built',

@@ -428,7 +428,12 @@ function mountsOf(donor: Donor, g: DonorGeometry, trailer: Trailer | null): Moun
     face: [add(deck.from, { x: 0, y: 0.006 }), add(deck.to, { x: 0, y: 0.006 })],
     side: 1,
     // Held by the swing arm’s stays alone it moves with the wheel, which then never comes nearer.
-    on: ['rack', 'deck', 'box floor', ...(g.suspension && survey.rackHeldBy?.value !== 'swingArm' ? [] : ['rear wheel'])],
+    on: [
+      'rack',
+      'deck',
+      'box floor',
+      ...(g.suspension && survey.rackHeldBy?.value !== 'swingArm' ? [] : ['rear wheel']),
+    ],
     overhangM: 0.08,
   });
   if (g.seat && g.seat.length >= 6) {

@@ -1,3 +1,4 @@
+import { rimStays } from '../vehicle/rims.ts';
 import { BRISK_CADENCE_RPM, RIDER_PEAK_TORQUE } from '../constants.ts';
 import { commonFrame } from '../donor/common.ts';
 import { kitPeakTorque } from '../drive/kitTorque.ts';
@@ -50,7 +51,7 @@ export interface GearSheet {
   /** Cadence in the highest gear at the speed the motor holds by itself on the flat. */
   cadenceAtMotor: { speedMs: number; rpm: number; canAdd: boolean } | null;
   /** Spokes of a hub that is laced to order: a hub gear that was chosen, or a motor into the rim there is. */
-  lacing: (Lacing & { hub: string; rim: string; erdM: number }) | null;
+  lacing: (Lacing & { hub: string; rim: string; erdM: number; byMaker: boolean }) | null;
 }
 
 /** A ring's line where nobody measured it, m. Source: the trade, single and double rings. */
@@ -77,15 +78,15 @@ function lacingHere({ gearing, kit, shelf, asItWillBe }: PlanContext): GearSheet
     hub: name,
     rim: rim?.name ?? 'a common rim',
     erdM,
+    // A hub gear's maker says how it is laced; a stepless hub's flange is too large to go by the spokes' lean alone.
+    byMaker: gearing.hubGear?.part != null,
   };
 }
 
 /** A motor's hub where none of its built wheels is of the vehicle's size. */
 function bareHub(kit: Kit | null, tyres: { front: TyreSize; rear: TyreSize }): Kit['hub'] | null {
   const { hub } = kit ?? {};
-  if (!hub) return null;
-  const bead = Math.round(tyres[hub.place].beadM * 1000);
-  return hub.beadsM.some((b) => Math.round(b * 1000) === bead) ? null : hub;
+  return hub && rimStays(kit, hub.place, tyres[hub.place]) ? hub : null;
 }
 
 /** Chain line, chain length and the rings and cogs that would do, for what is chosen. */

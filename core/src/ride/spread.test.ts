@@ -183,6 +183,7 @@ describe('figures a converter would recognise', () => {
         neverShifts: true,
         inseamM: null,
         mounting: 'any',
+        ageYears: null,
       },
     ];
     Object.assign(build.choice, {

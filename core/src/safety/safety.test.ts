@@ -33,7 +33,13 @@ describe('going safely', () => {
     const base = c.geometry.frontAxle.x;
     const say = (massKg: number, hM: number) =>
       stoppingCaution(
-        stoppingOf({ front: 'discCable', rear: 'discCable' }, massKg, { xM: base / 2, hM }, base, null),
+        stoppingOf(
+          { front: 'discCable', rear: 'discCable', chromed: { front: false, rear: false } },
+          massKg,
+          { xM: base / 2, hM },
+          base,
+          null,
+        ),
         massKg,
         25 / 3.6,
       );

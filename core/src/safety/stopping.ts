@@ -18,6 +18,9 @@ export function brakeLimits(front: BrakeKind, rear: BrakeKind): { dry: number; w
   return { dry: 5, wet: 2.5 };
 }
 
+/** Wet grip of pads on chromed steel by that on aluminium. Source: project, cautious: the first metres do nothing. */
+const CHROME_WET = 0.4;
+
 /** The brakes of a vehicle; undefined where nobody has looked. */
 export interface Brakes {
   front: BrakeKind | undefined;
@@ -30,6 +33,8 @@ export interface Brakes {
 export interface Stopping {
   front: BrakeKind;
   rear: BrakeKind;
+  /** Rim brakes on chromed steel, which fail in the wet. */
+  chromed: { front: boolean; rear: boolean };
   /** Mass that its own brakes must stop, kg: all that moves, less what a trailer’s own brake stops. */
   brakedKg: number;
   /** Share of that on the wheels that brake. */
@@ -40,7 +45,7 @@ export interface Stopping {
 
 /** All that is told of stopping, of a vehicle with what it tows: the one place these are put together. */
 export function stoppingOf(
-  brakes: { front: BrakeKind; rear: BrakeKind },
+  brakes: Pick<Stopping, 'front' | 'rear' | 'chromed'>,
   massKg: number,
   loads: { xM: number; hM: number },
   frontAxleX: number,
@@ -58,11 +63,16 @@ export function stoppingOf(
 }
 
 /** Deceleration dry and wet, m/s²: the least of the road’s grip, the brakes by the mass they stop, and tipping over. */
-export function deceleration({ front, rear, brakedKg, onWheels, tipsAt }: Stopping): { dry: number; wet: number } {
+export function deceleration({ front, rear, chromed, brakedKg, onWheels, tipsAt }: Stopping): {
+  dry: number;
+  wet: number;
+} {
   const own = brakeLimits(front, rear);
+  // The front does most of it: two thirds, as far as a rim grips at all.
+  const lost = (1 - CHROME_WET) * ((chromed.front ? 2 : 0) + (chromed.rear ? 1 : 0));
   const scale = Math.min(1, 100 / brakedKg);
   const least = (brakes: number, grip: number): number => Math.min(grip * GRAVITY * onWheels, brakes * scale, tipsAt);
-  return { dry: least(own.dry, GRIP.dry), wet: least(own.wet, GRIP.wet) };
+  return { dry: least(own.dry, GRIP.dry), wet: least(own.wet * (1 - lost / 3), GRIP.wet) };
 }
 
 /** Way to stop, m: v·t + v²/2a. @param reactionS time until the brakes bite; a surprised rider's where none is given */

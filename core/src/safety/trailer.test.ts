@@ -112,7 +112,7 @@ describe('a trailer behind a bicycle', () => {
     };
     expect(stop('none')).to.be.below(stop('overrun'));
     expect(stop('overrun')).to.be.below(stop(null) + 1e-9);
-    const discs = { front: 'discCable', rear: 'discCable' } as const;
+    const discs = { front: 'discCable', rear: 'discCable', chromed: { front: false, rear: false } } as const;
     const loads = { massKg: 80, hitchKg: 5, axleKg: 75 };
     const heavy = stoppingOf(discs, 160, { xM: 0.5, hM: 0.9 }, 1.1, { brake: 'none', loads });
     // Wet: 0.4·g on 85 of 160 kg.

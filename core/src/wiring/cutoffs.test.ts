@@ -1,7 +1,6 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { cutoffSeen, cutoffSheet, waysFor,
-  type LeverFound, type CutoffFrom } from './cutoffs.ts';
+import { cutoffSeen, cutoffSheet, waysFor, type LeverFound, type CutoffFrom } from './cutoffs.ts';
 import { counted } from '../../test/counted.ts';
 
 const from = (change: Partial<CutoffFrom>): CutoffFrom => ({

@@ -210,10 +210,8 @@ export interface LeverFound {
 /** Why a lever is not exchanged for another, and whether one made for it would do; null where it may be. */
 function keeps({ body, pull, locks, barKeepsOwn }: LeverFound): { why: string; anyNew: boolean } | null {
   if (pull === 'hose') return { why: 'a hydraulic lever stays: another would empty the brake', anyNew: false };
-  if (body === 'withShifter')
-    return { why: 'brake and shifter are one: another lever loses the gears', anyNew: false };
-  if (body === 'dropBar' || barKeepsOwn)
-    return { why: 'a straight-bar lever does not go on this bar', anyNew: false };
+  if (body === 'withShifter') return { why: 'brake and shifter are one: another lever loses the gears', anyNew: false };
+  if (body === 'dropBar' || barKeepsOwn) return { why: 'a straight-bar lever does not go on this bar', anyNew: false };
   if (pull === 'twoCables') return { why: 'it pulls two cables; the kit’s pulls one', anyNew: true };
   return locks ? { why: 'it holds the parking lock', anyNew: true } : null;
 }

@@ -1,4 +1,10 @@
-import { CABLE_DROP_MOST, COPPER_OHM_MM2_PER_M, COPPER_TEMPERATURE_COEFFICIENT, FUSE_AT_LEAST, FUSE_TIGHTEST } from '../constants.ts';
+import {
+  CABLE_DROP_MOST,
+  COPPER_OHM_MM2_PER_M,
+  COPPER_TEMPERATURE_COEFFICIENT,
+  FUSE_AT_LEAST,
+  FUSE_TIGHTEST,
+} from '../constants.ts';
 import type { WiringChoice } from '../build/wiring.ts';
 import type { Cable, Fuse, Precharge } from '../parts/smallParts.ts';
 import type { Shelf } from '../parts/part.ts';
@@ -197,11 +203,7 @@ export function powerOf(
     copperKnown: known !== null,
     fuseTight: fuse !== null && fuse.amps < from.amps * FUSE_AT_LEAST - 1e-9 && fuse.amps >= from.amps * atLeast - 1e-9,
     fuseTrouble:
-      fuse && fuse.volts < from.fullVolts
-        ? 'volts'
-        : fuse && fuse.amps < from.amps * atLeast - 1e-9
-          ? 'small'
-          : null,
+      fuse && fuse.volts < from.fullVolts ? 'volts' : fuse && fuse.amps < from.amps * atLeast - 1e-9 ? 'small' : null,
     ohm,
     dropV: from.amps * ohm,
     dropShare: (from.amps * ohm) / from.nominalVolts,

@@ -54,6 +54,7 @@ const traits = {
   rearShock: (k) => kindTraits[k].rearShock,
   twoCranks: (k) => kindTraits[k].twoCranks,
   boom: (k) => kindTraits[k].boom,
+  shell: (k) => kindTraits[k].shell,
 } as const satisfies Record<string, (k: VehicleKind) => boolean>;
 
 /** What they may ask of the kind of vehicle: a trait, or the kind itself. */

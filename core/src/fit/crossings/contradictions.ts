@@ -18,7 +18,10 @@ const range = z.tuple([z.number(), z.number()]);
 const termSchema = z.union([
   z
     .strictObject({ item, is: z.array(z.string()).min(1) })
-    .refine(({ item: id, is }) => is.every((v) => answersOf(id)?.includes(v)), { error: 'no such answer', path: ['is'] }),
+    .refine(({ item: id, is }) => is.every((v) => answersOf(id)?.includes(v)), {
+      error: 'no such answer',
+      path: ['is'],
+    }),
   z.strictObject({ item, outsideM: range }),
   z.strictObject({ item, from: z.number(), to: z.number() }),
   z.strictObject({ item, fromKg: z.number(), toKg: z.number() }),
@@ -53,9 +56,7 @@ export const contradictions: readonly Rule[] = rows.map(({ id, these, title, why
       fitCritical: true,
     },
     ({ build: { donor } }, say) => {
-      const stands = these.every(
-        (term) => itemExists(surveyItem(term.item), donor) && holdsOf(term, donor.survey),
-      );
+      const stands = these.every((term) => itemExists(surveyItem(term.item), donor) && holdsOf(term, donor.survey));
       if (!stands) return null;
       for (const term of these) say.asItIs(term.item);
       return say.open(title, phrase`${why}`, ...these.map((term) => measureIt(term.item)));

@@ -59,7 +59,8 @@ export const crossingSchema = z
   })
   .superRefine((row, context) => {
     const wanted = row.item ? answersOf(row.item) : ['always'];
-    if (wanted === null) return context.addIssue({ code: 'custom', message: 'must be an item of choices', path: ['item'] });
+    if (wanted === null)
+      return context.addIssue({ code: 'custom', message: 'must be an item of choices', path: ['item'] });
     if (row.item && !row.unseen)
       context.addIssue({ code: 'custom', message: 'an item wants words for when nobody has looked', path: ['unseen'] });
     for (const answer of wanted)
@@ -85,9 +86,14 @@ function judgeRow(row: Row, context: PlanContext, say: Say): Finding | null {
   }
   const said = row.says[answer];
   if (!said) throw new RangeError(`${row.id} says nothing of ${answer}`);
-  const remedies = (said.remedies ?? []).map(
-    ({ does, id, text, takes = [], work = 0 }): Remedy => ({ does, id, text: phrase`${text}`, takes, work, tools: [] }),
-  );
+  const remedies = (said.remedies ?? []).map(({ does, id, text, takes = [], work = 0 }): Remedy => ({
+    does,
+    id,
+    text: phrase`${text}`,
+    takes,
+    work,
+    tools: [],
+  }));
   const make = { fits: say.fits, rework: say.rework, measure: say.open, stop: say.stop }[said.verdict];
   return make.call(say, said.title, phrase`${said.why}`, ...remedies);
 }

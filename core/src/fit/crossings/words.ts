@@ -1,6 +1,7 @@
 import { foundNames, isOn, onNames, type FoundName, type OnName } from '../../donor/items/found.ts';
 import type { Kit } from '../../parts/kit.ts';
 import type { Pack } from '../../parts/pack.ts';
+import { rimStays } from '../../vehicle/rims.ts';
 import type { PlanContext } from '../../vehicle/context.ts';
 
 /** What a crossing's row may ask of the kit and the vehicle it meets, by name. */
@@ -25,12 +26,9 @@ const packNames = {
   underSeat: (context, pack) => pack !== null && context.packPlace === 'underSeat',
 } as const satisfies Record<string, (context: PlanContext, pack: Pack | null) => boolean>;
 
-/** A rim brake whose rim is not replaced: at the wheel the kit leaves, or a hub laced into the rim there is. */
+/** A rim brake whose rim is not replaced. */
 function rimBrakeStays({ build, asItWillBe }: PlanContext, kit: Kit | null, end: 'front' | 'rear'): boolean {
-  if (build.donor.survey[`${end}Brake`]?.value !== 'rim') return false;
-  if (kit?.hub?.place !== end) return true;
-  const bead = Math.round(asItWillBe.tyres[end].beadM * 1000);
-  return !kit.hub.beadsM.some((b) => Math.round(b * 1000) === bead);
+  return build.donor.survey[`${end}Brake`]?.value === 'rim' && rimStays(kit, end, asItWillBe.tyres[end]);
 }
 
 export type CrossingName = keyof typeof kitNames | keyof typeof packNames | FoundName | OnName;

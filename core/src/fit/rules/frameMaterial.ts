@@ -62,9 +62,14 @@ export const frameMaterial = kitRule(
           return say.rework(
             'Carbon frame, a front hub with care',
             phrase`By your school this goes: the ${fork.value} fork carries the motor. Nothing is clamped to a carbon tube, neither battery, controller nor lead; ties lie on tape.`,
-            work('tape', phrase`Rubber or tape under whatever touches a tube; look for rubbed places every month.`, 20, {
-              takes: take('rubber-sheet', 'frame'),
-            }),
+            work(
+              'tape',
+              phrase`Rubber or tape under whatever touches a tube; look for rubbed places every month.`,
+              20,
+              {
+                takes: take('rubber-sheet', 'frame'),
+              },
+            ),
           );
       }
       const otherSchool =

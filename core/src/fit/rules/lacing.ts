@@ -1,3 +1,4 @@
+import { rimStays } from '../../vehicle/rims.ts';
 import { bestCrosses, MOST_LEAN, spokeLean } from '../../gearing/lacing.ts';
 import { amount, phrase } from '../../quantity/format.ts';
 import { partData, ruleFigure } from '../rule.ts';
@@ -20,7 +21,7 @@ export const lacing = kitRule(
     if (fit?.flangeRadiusM === undefined || fit.spokes === 0) return null;
     const own = context.asItWillBe.tyres[fit.place];
     // A wheel that comes built is its maker's lacing; only a hub laced to order is ours.
-    if (fit.beadsM.some((b) => Math.round(b * 1000) === Math.round(own.beadM * 1000))) return null;
+    if (!rimStays(kit, fit.place, own)) return null;
     const rear = fit.place === 'rear';
     const tyre = tyreToBe(context, say, fit.place);
     if (tyre === undefined)

@@ -1,3 +1,4 @@
+import { hasEnds, kindTraits } from '../../donor/kinds.ts';
 import type { Taking } from '../../build/remedy.ts';
 import { amount, phrase, type Phrase } from '../../quantity/format.ts';
 import type { JudgedLead } from '../../wiring/leads.ts';
@@ -65,7 +66,10 @@ export const leadLengths = kitRule(
       );
     const string = say.need('headToBracket');
     const lock = say.need('lockSlack');
-    if (build.donor.kind === 'folding') say.need('foldSlack');
+    if (kindTraits[build.donor.kind].hinge) say.need('foldSlack');
+    // What dives or swings takes slack of whatever passes it.
+    if (kindTraits[build.donor.kind].rearShock) say.need('rearTravel');
+    if (kit.hub?.place === 'front' && hasEnds(build.donor.kind, 'front')) say.need('forkKind');
     const short = found.leads.filter((l) => l.verdict === 'short');
     const close = found.leads.filter((l) => l.verdict === 'measure');
     const over = found.leads.filter((l) => l.verdict === 'surplus');

@@ -33,6 +33,9 @@ export const parkingLock = kitRule(
         buy('locking-lever', phrase`A lever that locks.`, take('locking-lever', 'levers'), { work: 20 }),
         buy('strap', phrase`A strap round lever and grip, at the least.`, take('lever-strap', 'levers'), { work: 5 }),
       );
-    return say.fits('The parking lock stays', phrase`The lever with the catch keeps its place; it is cut by a sensor, never exchanged for the kit’s.`);
+    return say.fits(
+      'The parking lock stays',
+      phrase`The lever with the catch keeps its place; it is cut by a sensor, never exchanged for the kit’s.`,
+    );
   },
 );

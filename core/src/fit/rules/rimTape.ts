@@ -1,3 +1,4 @@
+import { rimStays } from '../../vehicle/rims.ts';
 import { shorter } from '../../quantity/compare.ts';
 import { amount, phrase } from '../../quantity/format.ts';
 import { partData, ruleFigure } from '../rule.ts';
@@ -18,7 +19,7 @@ export const rimTape = kitRule(
     if (!fit) return null;
     const end = fit.place === 'rear' ? 'rear wheel' : 'front wheel';
     // Laced into the donor's own rim: its holes were felt or not, and its width stands in the survey.
-    const own = fit.rimInnerM === undefined || lacedIntoOwn(context.asItWillBe.tyres[fit.place].beadM, fit.beadsM);
+    const own = fit.rimInnerM === undefined || rimStays(kit, fit.place, context.asItWillBe.tyres[fit.place]);
     const edges = own ? say.need('rimHoles') : fit.rimHoles;
     const line = own ? say.need('rimHoleLine') : fit.rimHoleLine;
     const inner = own ? say.need(fit.place === 'rear' ? 'rearRimWidth' : 'frontRimWidth') : fit.rimInnerM;
@@ -42,7 +43,10 @@ export const rimTape = kitRule(
       return say.open(
         'Holes of the kit’s rim not felt',
         phrase`Nobody has felt this rim: a burr at one hole cuts the tube, and how wide the tape must be hangs on how the holes stand.`,
-        look('feel', phrase`On the day it comes, run a finger round its holes and write it down on the Parts stage, under Unpacking.`),
+        look(
+          'feel',
+          phrase`On the day it comes, run a finger round its holes and write it down on the Parts stage, under Unpacking.`,
+        ),
       );
     // Holes in two lines want tape from hook to hook; in one line the middle is enough.
     const wanted = line === 'staggered' ? inner - 0.001 : Math.max(0.012, inner - 0.002);
@@ -58,8 +62,3 @@ export const rimTape = kitRule(
       : say.fits('Tape wide enough', phrase`${amount(tape, 'size')} for ${amount(wanted, 'size')} wanted.`);
   },
 );
-
-/** Whether none of the kit's built wheels is the vehicle's size, so that its hub goes into the rim there is. */
-function lacedIntoOwn(beadM: number, beads: readonly number[]): boolean {
-  return !beads.some((b) => Math.round(b * 1000) === Math.round(beadM * 1000));
-}

@@ -1,4 +1,4 @@
-import { Button, NativeSelect, Switch, TextInput } from '@mantine/core';
+import { Button, NativeSelect, NumberInput, Switch, TextInput } from '@mantine/core';
 import {
   decimals,
   EFFORT_WATTS,
@@ -148,6 +148,14 @@ export function Riders() {
           value={rider.mounting}
           data={mountings.map((value) => ({ value, label: mountingWords[value] }))}
           onChange={(event) => edit('mounting', { mounting: event.currentTarget.value as (typeof mountings)[number] })}
+        />
+        <NumberInput
+          label="Age, where the legal class asks"
+          value={rider.ageYears ?? ''}
+          min={0}
+          max={120}
+          allowDecimal={false}
+          onChange={(value) => edit('ageYears', { ageYears: typeof value === 'number' ? value : null })}
         />
         <div className="switches">
           <Switch

@@ -17,6 +17,7 @@ import { StageHead } from '../../sheet/StageHead.tsx';
 import { VerdictMark } from '../../sheet/Verdict.tsx';
 import { ArrivalSheet } from './ArrivalSheet.tsx';
 import { Families } from './Families.tsx';
+import { LastQuestion } from './LastQuestion.tsx';
 import { Matrix } from './Matrix.tsx';
 import { HelpSelect } from './HelpSelect.tsx';
 import './drive.css';
@@ -103,6 +104,7 @@ export function DriveStage() {
           </div>
         </section>
       ) : null}
+      {kit ? <LastQuestion kit={kit} /> : null}
       {kit ? <ArrivalSheet kit={kit} data={shelf.kit.find((k) => k.id === kit.id)} /> : null}
       {kit ? <PartLessons parts={[kit]} /> : null}
       {kit ? <OrderMark part={kit.id} name={kit.name} holding={plan.drive.holdingBack} /> : null}

@@ -1,4 +1,4 @@
-import type { Build, Arrival, Choice, Part } from '@sprocket/core';
+import { usualClosing, type Arrival, type Build, type Choice, type Other, type Part } from '@sprocket/core';
 import { onOpen, patched } from './state.ts';
 
 /** Edits of what is chosen. */
@@ -11,6 +11,21 @@ export const choiceReducers = onOpen({
     const kept = Object.fromEntries(Object.entries(next).filter(([, value]) => value !== undefined)) as Arrival;
     if (Object.keys(kept).length === 0) Reflect.deleteProperty(build.arrivals, part);
     else build.arrivals[part] = kept;
+  },
+  otherAdded(build: Build, { kit, other }: { kit: string; other: Other }) {
+    const closing = (build.closing[kit] ??= usualClosing());
+    closing.others.push(other);
+  },
+  otherJudged(build: Build, { kit, id, change }: { kit: string; id: string; change: Partial<Omit<Other, 'id'>> }) {
+    const other = build.closing[kit]?.others.find((o) => o.id === id);
+    if (other) Object.assign(other, change);
+  },
+  otherStruck(build: Build, { kit, id }: { kit: string; id: string }) {
+    const closing = build.closing[kit];
+    if (closing) closing.others = closing.others.filter((o) => o.id !== id);
+  },
+  nothingElseSaid(build: Build, { kit, nothingElse }: { kit: string; nothingElse: boolean }) {
+    (build.closing[kit] ??= usualClosing()).nothingElse = nothingElse;
   },
   ownPartKept(build: Build, value: Part) {
     const others = build.ownParts.filter((part) => part.id !== value.id);
