@@ -52,6 +52,8 @@ export function world({
   build.choice.kitId = kit;
   build.choice.packId = pack;
   build.closing[kit] = { others: [], nothingElse: true };
+  const [rider] = build.brief.riders;
+  if (rider) rider.ageYears = 40;
   const made: World = { build, kit: kitNamed(kit), pack: packNamed(pack) };
   edit?.(made);
   return made;

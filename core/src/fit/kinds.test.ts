@@ -385,6 +385,24 @@ const table: Record<string, Row[]> = {
     ['one joined with the shifter', { survey: { rightLever: 'withShifter' } }, 'rework', /do not suit/],
     ['drop-bar levers', { survey: { leftLever: 'dropBar', rightLever: 'dropBar' } }, 'rework', /do not suit/],
     ['no lever at all', { survey: { leftLever: 'none', rightLever: 'none' } }, 'rework', /No lever/],
+    ['a hose at a lever joined with the shifter', { survey: { leftLever: 'withShifter', leftPull: 'hose' } }, 'rework'],
+    ['two cables at one lever', { survey: { leftPull: 'twoCables' } }, 'rework', /do not suit/],
+    ['a drop bar keeps its own', { survey: { barShape: 'drop' } }, 'rework', /do not suit/],
+    ['a parking lock keeps its lever', { ...front, kind: 'deltaTrike', survey: { parkingLock: 'yes' } }, 'rework'],
+    ['what they pull not looked at', gone('leftPull'), 'measure', /pull/],
+    [
+      'nowhere for a magnet, not tried',
+      { survey: { leftPull: 'hose', leftSensorRoom: '' } },
+      'measure',
+      /Room for a sensor/,
+    ],
+    [
+      'a hose, and nowhere for a magnet',
+      { survey: { leftPull: 'hose', leftSensorRoom: 'no' } },
+      'rework',
+      /Nothing cuts the motor at the left/,
+    ],
+    ['own levers kept, by school', { edit: school({ levers: 'keepOwn' }) }, 'fits', /Each lever/],
     ['the kit brings none', { edit: controls({ cutoffs: 'none' }) }, 'rework', /brings no/],
     [
       'in the cable, of a hydraulic',
@@ -525,6 +543,28 @@ const table: Record<string, Row[]> = {
   ],
   'legal-duties': [
     ['no duties', {}, 'none'],
+    [
+      'an age that nobody asked',
+      {
+        edit: ({ build }) => {
+          build.brief.legalClass = 'epac32';
+          for (const rider of build.brief.riders) rider.ageYears = null;
+        },
+      },
+      'measure',
+      /ages not asked/,
+    ],
+    [
+      'a rider too young',
+      {
+        edit: ({ build }) => {
+          build.brief.legalClass = 'epac32';
+          for (const rider of build.brief.riders) rider.ageYears = 14;
+        },
+      },
+      'stop',
+      /too young/,
+    ],
     [
       'an age',
       {
@@ -821,12 +861,6 @@ const table: Record<string, Row[]> = {
     ['two wheels', {}, 'none'],
     ['none', { ...front, kind: 'deltaTrike', survey: { parkingLock: 'no' } }, 'rework', /No parking/],
     [
-      'one that the kit’s lever would lose',
-      { ...front, kind: 'deltaTrike', survey: { parkingLock: 'yes' } },
-      'rework',
-      /lose/,
-    ],
-    [
       'one that stays',
       { ...front, kind: 'tadpoleTrike', survey: { parkingLock: 'yes' }, edit: controls({ cutoffs: 'magnets' }) },
       'fits',
@@ -984,7 +1018,7 @@ const table: Record<string, Row[]> = {
       {
         survey: { tapeWidth: '8.9 mm' },
         edit: ({ kit }) => {
-          if (kit.hub) kit.hub.rimInnerM = 0.01;
+          if (kit.hub) Object.assign(kit.hub, { rimInnerM: 0.01, rimHoles: 'smooth' });
         },
       },
       'rework',
@@ -1630,7 +1664,8 @@ const table: Record<string, Row[]> = {
           if (kit.wiring) delete kit.wiring.capacitanceF;
         },
       },
-      'rework',
+      'measure',
+      /if its capacitors/,
     ],
     [
       'a pre-charge lead chosen',

@@ -10,6 +10,7 @@ import type { Verdict } from '../verdict.ts';
 import { flatRoute } from '../ride/route.ts';
 import { PlanContext } from '../vehicle/context.ts';
 import { kitRules, packRules } from './allRules.ts';
+import { packCrossings } from './crossings/judgements.ts';
 import { wiringRules } from '../../test/wiringRules.ts';
 
 /** Values tried of an item: its choices, or its range and what is common. */
@@ -65,8 +66,13 @@ function worlds(): Build[] {
         survey.clusterKind = entry(cluster);
         survey.rearBrake = entry(brake);
         survey.frontBrake = entry(brake === 'coaster' ? 'rim' : brake);
+        // Things that only some vehicles have, so that what is asked of them is asked.
+        survey.frontCarrier = entry('basket');
+        survey.finalDrive = entry(cluster === 'single' ? 'belt' : 'chain');
+        survey.formerMotor = entry(brake === 'coaster' ? 'partsLeft' : 'none');
         for (const item of itemsFor(b.donor)) survey[item.id] ??= entry(values(item)[0]);
         b.choice.usesThrottle = brake !== 'coaster';
+        for (const r of b.brief.riders) r.ageYears = brake === 'coaster' ? null : 40;
         if (brake === 'discCable') b.choice.packPlace = 'rack';
         survey.stand = entry('centre');
         survey.standLimit = entry(30);
@@ -102,7 +108,7 @@ function worlds(): Build[] {
 }
 
 /** What hangs on choices of wiring, on a pack's plug or on what was set: held by kind and by the thresholds. */
-const ofWiring = new Set([...wiringRules, 'kit-box']);
+const ofWiring = new Set([...wiringRules, 'kit-box', 'closing-question']);
 
 /** One pack of each form that lies differently. */
 const typical = starterShelf.pack.filter((p) =>
@@ -172,12 +178,14 @@ describe('every rule is reached', () => {
     'side-line',
     'bracket-spacers',
     'crossover-tandem',
+    'shell-air',
+    'shell-hands',
   ]);
   /** Taste, or what only shows when parts have come: held by the thresholds and by kind. */
   const onlySays = new Set(['entry-school', 'controller-school', 'axle-bores']);
-  for (const rule of [...kitRules, ...packRules].filter(
-    (r) => r.id !== 'pack-trust' && r.id !== 'rack-swing-arm' && !ofWiring.has(r.id),
-  )) {
+  /** They hang on where a pack lies or where it came from: held answer by answer (crossings). */
+  const ofPlace = new Set(['pack-trust', 'rack-swing-arm', ...packCrossings.map((r) => r.id)]);
+  for (const rule of [...kitRules, ...packRules].filter((r) => !ofPlace.has(r.id) && !ofWiring.has(r.id))) {
     it(`${rule.id} fits somewhere, and does not elsewhere`, () => {
       const verdicts = seen.get(rule.id) ?? new Set();
       if (!onlyWarns.has(rule.id)) expect([...verdicts], rule.words).to.include('fits');

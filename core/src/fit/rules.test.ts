@@ -326,7 +326,10 @@ const cases: Case[] = [
     changes: {},
     kit: 'heron-d1000',
     expected: { 'legal-speed': 'rework', 'legal-duties': 'rework' },
-    edit: (b) => (b.brief.legalClass = 'moped25'),
+    edit: (b) => {
+      b.brief.legalClass = 'moped25';
+      for (const rider of b.brief.riders) rider.ageYears = 40;
+    },
   },
 ];
 

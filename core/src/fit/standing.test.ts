@@ -146,10 +146,13 @@ describe('a start that balance forbids', () => {
   it('is “measure” while the wheelbase is not measured, and says that it decides', () => {
     const said = (wheelbase: string) => {
       const w = world({ survey: { wheelbase } });
-      grade(w, 0.2);
+      w.build.brief.cargoKg = 60;
+      w.build.brief.panniers = true;
+      w.kit.motor.resistanceOhm = 0.02;
       w.kit.controller.phaseLimitA *= 3;
       const [rider] = w.build.brief.riders;
-      if (rider) rider.effort = 'hard';
+      if (rider) Object.assign(rider, { effort: 'hard', massKg: 50 });
+      grade(w, 0.19);
       const rule = ruleById('start-need');
       return rule ? judgeBy(rule, contextOf(w)) : null;
     };

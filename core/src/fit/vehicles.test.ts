@@ -206,7 +206,8 @@ const vehicles: Vehicle[] = [
     kind: 'diamond',
     kit: 'wren-m250',
     survey: { bracketKind: 'spanish', bracketBore: '37 mm', bracketThreadHand: '' },
-    reworks: ['bottom-bracket'],
+    // Its adapters are for 36 and 41: pressed into 37 mm the smaller would turn.
+    stops: ['bottom-bracket'],
   },
   {
     what: 'width measured, bore never',

@@ -75,8 +75,10 @@ describe('joined packs', () => {
       /different volts/,
     );
     // A cell of lithium may rest 0.1 V from another: 1.3 V over thirteen.
-    expect(join([slab, { ...slab, restV: 54.29 }], 'parallel', 'diodes').allowed).to.equal('yes');
-    expect(join([slab, { ...slab, restV: 54.32 }], 'parallel', 'diodes').allowed).to.equal('no');
+    expect(join([slab, { ...slab, restV: 54.29 }], 'parallel', 'makersJoint', jointed).allowed).to.equal('yes');
+    expect(join([slab, { ...slab, restV: 54.32 }], 'parallel', 'makersJoint', jointed).allowed).to.equal('no');
+    // A diode each lets none feed another, however far apart they rest.
+    expect(join([slab, { ...slab, restV: 54.6 }], 'parallel', 'diodes').allowed).to.equal('yes');
   });
 
   it('a maker’s joint counts only where the battery’s data says it has one', () => {

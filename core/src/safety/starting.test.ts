@@ -3,10 +3,10 @@ import { startCap } from './starting.ts';
 
 describe('a start that tyre and balance allow', () => {
   it('lifts the front wheel where the pull’s moment meets what holds it down, by hand', () => {
-    // sinθ·h = x·cosθ − h·sinθ without rolling: tanθ = x ÷ 2h.
+    // x·cosθ = h·sinθ at a steady creep: tanθ = x ÷ h, the hill's share of the pull counted once.
     const cap = startCap({ xM: 0.45, hM: 1.05 }, 1.05, 'rear', 0, 0.9);
     expect(cap.limit).to.equal('the front wheel lifts');
-    expect(cap.grade).to.be.closeTo(0.45 / 2.1, 1e-5);
+    expect(cap.grade).to.be.closeTo(0.45 / 1.05, 1e-5);
   });
 
   it('slips where the pull meets μ times the driven axle’s load, by hand', () => {
@@ -29,10 +29,9 @@ describe('a start that tyre and balance allow', () => {
   });
 
   it('names which comes first where both are near', () => {
-    // Level μ at which a rear drive slips just where it lifts: pull ÷ load at tanθ = x ÷ 2h.
+    // μ at which a rear drive slips just where it lifts: pull ÷ load at tanθ = x ÷ h, where all stands on the rear wheel.
     const [x, h, base] = [0.45, 1.05, 1.05];
-    const tan = x / (2 * h);
-    const even = tan / (1 - (x - h * tan) / base);
+    const even = x / h;
     expect(startCap({ xM: x, hM: h }, base, 'rear', 0, even + 0.001).limit).to.equal('the front wheel lifts');
     expect(startCap({ xM: x, hM: h }, base, 'rear', 0, even - 0.001).limit).to.equal('the tyre slips');
   });

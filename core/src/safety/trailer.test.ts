@@ -127,10 +127,10 @@ describe('a trailer behind a bicycle', () => {
     // Front drive: tanθ·(1 + s)·L = μ·(x − h·tanθ − s·u·tanθ).
     const tan = (0.7 * 0.45) / (1.5 * 1.05 + 0.7 * (1.05 + 0.5 * 0.35));
     expect(towing.grade).to.be.closeTo(tan, 1e-5);
-    // Rear drive: the wheel lifts where sinθ·h = x·cosθ − h·sinθ − s·u·sinθ, and the pull is half as much again.
+    // Rear drive: the wheel lifts where x·cosθ = h·sinθ + s·u·sinθ.
     const lift = startCap(at, 1.05, 'rear', 0, 5, { share: 0.5, rolling: 0, upM: 0.35 });
     expect(lift.limit).to.equal('the front wheel lifts');
-    expect(lift.grade).to.be.closeTo(0.45 / (1.5 * 1.05 + 1.05 + 0.5 * 0.35), 1e-5);
+    expect(lift.grade).to.be.closeTo(0.45 / (1.05 + 0.5 * 0.35), 1e-5);
   });
 
   it('is a caution of its own on the ride sheet, with its numbers', () => {

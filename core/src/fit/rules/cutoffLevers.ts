@@ -27,8 +27,10 @@ export const cutoffLevers = kitRule(
     const { survey } = build.donor;
     const left = say.need('leftLever');
     const right = say.need('rightLever');
-    for (const side of ['left', 'right'] as const)
-      if (survey[`${side}Lever`]?.value !== 'none') say.need(`${side}Pull`);
+    for (const side of ['left', 'right'] as const) {
+      const lever = survey[`${side}Lever`]?.value;
+      if (lever !== undefined && lever !== 'none') say.need(`${side}Pull`);
+    }
     if (left === undefined || right === undefined)
       return say.open('Levers not looked at', phrase`What each lever is decides how it is made to cut the motor.`);
     const brings = kit.controls?.cutoffs;
