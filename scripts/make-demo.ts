@@ -690,6 +690,7 @@ const builds: Build[] = [
         bracketHeight: '282 mm',
         wheelbase: '1088 mm',
         vehicleMass: '16.8 kg',
+        rearWheelShare: '70.4 kg',
         loadLimit: ['140 kg', 'dataSheet'],
         rackLimit: '18 kg',
         downTubeShape: 'curved',
@@ -760,6 +761,7 @@ const builds: Build[] = [
       });
       b.donor.worth = { liking: 'loved', riderFit: 'good', donorPrice: 0, readyMadePrice: 1500, otherDonorPrice: 160 };
       b.donor.condition = condition(allSound);
+      b.arrivals['linnet-f250'] = { rimHoles: 'smooth', rimHoleLine: 'centred' };
       b.closing['linnet-f250'] = { others: [], nothingElse: true };
       Object.assign(b.choice, { kitId: 'linnet-f250', packId: 'loaf-36-17', torqueArms: 2 });
       // Rack to front wheel is a long way round the low tube: the battery's lead was lengthened, its plug adapted.

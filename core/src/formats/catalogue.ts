@@ -11,11 +11,11 @@ import { surveyItemSchema } from '../donor/items/item.ts';
 import { vehicleKinds } from '../donor/kinds.ts';
 import { contradictionSchema } from '../fit/crossings/contradictions.ts';
 import { crossingSchema } from '../fit/crossings/judgements.ts';
-import { ruleCatalog } from '../fit/judge.ts';
 import { actorSchema, thingSchema } from '../fit/crossings/matrix.ts';
 import { conditionRowSchema } from '../donor/survey.ts';
 import { faultSchema, faultTestSchema, lentThings, repairSchema } from '../proof/faults/fault.ts';
 import { symptomSchema } from '../proof/faults/symptoms.ts';
+import { crossingNames } from './catalogueCrossings.ts';
 import { parseJson, problemsOf } from '../reading/problems.ts';
 import { z } from '../reading/zod.ts';
 import { stepLibrary } from '../work/steps/library.ts';
@@ -297,26 +297,7 @@ function dangling(read: ReadonlyMap<string, TableRead>, texts: Readonly<Record<s
   for (const kind of vehicleKinds)
     if (!ids('survey/common-frames.json').has(kind)) tell('survey/common-frames.json', kind, 'kind', 'has no row');
 
-  const [judgements, actors] = ['crossings/judgements.json', 'crossings/actors.json'] as const;
-  for (const [id, row] of Object.entries(rows(judgements)))
-    for (const [answer, said] of Object.entries((row.says ?? {}) as Rows))
-      for (const [r, { takes }] of ((said.remedies ?? []) as Row[]).entries())
-        for (const { part } of (takes ?? []) as Row[])
-          known(judgements, id, `says.${answer}.remedies.${String(r)}.takes`, part, parts, 'part');
-  const [thingIds, ruleIds] = [ids('crossings/things.json'), new Set(ruleCatalog.map((rule) => rule.id))];
-  for (const [id, row] of Object.entries(rows(actors))) {
-    const said = ['uses', 'apart'].flatMap((column) =>
-      ((row[column] ?? []) as Row[]).flatMap((use, i) => {
-        known(actors, id, `${column}.${String(i)}.things`, use.things, thingIds, 'thing');
-        known(actors, id, `${column}.${String(i)}.by`, use.by, ruleIds, 'rule');
-        return use.things as string[];
-      }),
-    );
-    for (const thing of thingIds) {
-      const times = said.filter((name) => name === thing).length;
-      if (times !== 1) tell(actors, id, 'uses', times === 0 ? `says nothing of “${thing}”` : `says “${thing}” twice`);
-    }
-  }
+  crossingNames({ rows, ids, tell, known }, parts);
 
   const [faults, tests, repairs] = ['faults/faults.json', 'faults/tests.json', 'faults/repairs.json'] as const;
   const tools = new Set([...ids(fileOf('tool')), ...Object.keys(lentThings)]);

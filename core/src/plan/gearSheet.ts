@@ -79,7 +79,7 @@ function lacingHere({ gearing, kit, shelf, asItWillBe }: PlanContext): GearSheet
     rim: rim?.name ?? 'a common rim',
     erdM,
     // A hub gear's maker says how it is laced; a stepless hub's flange is too large to go by the spokes' lean alone.
-    byMaker: gearing.hubGear?.part != null,
+    byMaker: (gearing.hubGear?.part ?? null) !== null,
   };
 }
 

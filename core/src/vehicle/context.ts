@@ -13,7 +13,7 @@ import { partById, type Shelf } from '../parts/part.ts';
 import type { RouteSteps } from '../ride/simulate.ts';
 import { axleLoads, towed, type Added, type AxleLoads } from '../safety/axleLoads.ts';
 import { steadySpeed } from '../ride/steady.ts';
-import { rimStays } from './rims.ts';
+import { chromedRims } from './rims.ts';
 import { stoppingOf, type Stopping } from '../safety/stopping.ts';
 import { startCap, type StartCap } from '../safety/starting.ts';
 import { trailerLoads, type TrailerLoads } from '../safety/trailer.ts';
@@ -334,20 +334,11 @@ export class PlanContext {
     const loads = this.trailer;
     const { trailer } = this.build.brief;
     return stoppingOf(
-      { front, rear, chromed: { front: this.chromed('front'), rear: this.chromed('rear') } },
+      { front, rear, chromed: chromedRims(this.build.donor.survey, this.asItWillBe, this.kit) },
       this.systemMassKg,
       this.axleLoads,
       this.geometry.frontAxle.x,
       trailer && loads ? { brake: trailer.brake, loads } : null,
-    );
-  }
-
-  /** A rim brake that grips chromed steel there will be. */
-  private chromed(end: 'front' | 'rear'): boolean {
-    return (
-      this.asItWillBe.brakes[end] === 'rim' &&
-      this.build.donor.survey[`${end}RimSurface`]?.value === 'chromed' &&
-      rimStays(this.kit, end, this.asItWillBe.tyres[end])
     );
   }
 

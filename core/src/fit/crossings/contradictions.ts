@@ -1,4 +1,4 @@
-import contradictionRows from '@sprocket/catalogue/crossings/contradictions.json' with { type: 'json' };
+import written from '@sprocket/catalogue/crossings/contradictions.json' with { type: 'json' };
 import { rowsOf } from '../../catalogue/rows.ts';
 import { surveySchema, type Survey, type SurveyItemId } from '../../donor/donor.ts';
 import type { Entry } from '../../donor/entry.ts';
@@ -32,20 +32,21 @@ type Term = z.infer<typeof termSchema>;
 export const contradictionSchema = z.strictObject({ these: z.array(termSchema).min(2), title: words, why: words });
 type Row = z.infer<typeof contradictionSchema> & { id: string };
 
-const rows = rowsOf<Row>(contradictionRows);
+export const contradictionRows: readonly Row[] = rowsOf<Row>(written);
 
 function holdsOf(term: Term, survey: Survey): boolean {
   const value = (survey[term.item] as Entry<unknown> | undefined)?.value;
   if (value === undefined) return false;
-  if ('is' in term) return term.is.includes(String(value));
-  const figure = Number(value);
+  if ('is' in term) return typeof value === 'string' && term.is.includes(value);
+  if (typeof value !== 'number') return false;
+  const figure = value;
   if ('outsideM' in term) return figure < term.outsideM[0] - 1e-9 || figure > term.outsideM[1] + 1e-9;
   const [low, high] = 'from' in term ? [term.from, term.to] : [term.fromKg, term.toKg];
   return figure >= low && figure <= high;
 }
 
 /** Answers of the survey that contradict one another: each is to be looked at again before anything rests on it. */
-export const contradictions: readonly Rule[] = rows.map(({ id, these, title, why }) =>
+export const contradictions: readonly Rule[] = contradictionRows.map(({ id, these, title, why }) =>
   donorRule(
     {
       id,

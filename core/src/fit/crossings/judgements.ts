@@ -70,7 +70,8 @@ export const crossingSchema = z
       if (!wanted.includes(answer))
         context.addIssue({ code: 'custom', message: `“${answer}” is no answer to it`, path: ['says', answer] });
   });
-type Row = z.infer<typeof crossingSchema> & { id: string };
+/** As it is written, before the check fills in what is left out. */
+type Row = Omit<z.input<typeof crossingSchema>, 'when'> & Pick<z.infer<typeof crossingSchema>, 'when'> & { id: string };
 
 /** Judgements of the catalogue, each a rule like any other. */
 const rows = rowsOf<Row>(judgementRows);
@@ -94,8 +95,17 @@ function judgeRow(row: Row, context: PlanContext, say: Say): Finding | null {
     work,
     tools: [],
   }));
-  const make = { fits: say.fits, rework: say.rework, measure: say.open, stop: say.stop }[said.verdict];
-  return make.call(say, said.title, phrase`${said.why}`, ...remedies);
+  const why = phrase`${said.why}`;
+  switch (said.verdict) {
+    case 'fits':
+      return say.fits(said.title, why);
+    case 'rework':
+      return say.rework(said.title, why, ...remedies);
+    case 'measure':
+      return say.open(said.title, why, ...remedies);
+    case 'stop':
+      return say.stop(said.title, why, ...remedies);
+  }
 }
 
 function ruleOf(row: Row): Rule {

@@ -39,6 +39,17 @@ export const rimTape = kitRule(
           tools: ['countersink'],
         }),
       );
+    // Holes in two lines want tape from hook to hook; in one line the middle is enough.
+    const wanted = line === 'staggered' ? inner - 0.001 : Math.max(0.012, inner - 0.002);
+    say.because(ruleFigure('Tape wanted', amount(wanted, 'size')));
+    if (tape === undefined)
+      return say.open('Rim tape not measured', phrase`The rim wants tape of about ${amount(wanted, 'size')}.`);
+    if (shorter(tape, wanted - (line === 'staggered' ? 0.001 : 0.003)))
+      return say.rework(
+        own ? 'Tape too narrow for its holes' : 'Tape too narrow to move over',
+        phrase`${amount(tape, 'size')}; the rim wants ${amount(wanted, 'size')}${line === 'staggered' ? ', for its holes stand in two lines' : ''}.`,
+        buy('tape', phrase`New cloth tape of ${amount(wanted, 'size', 0)}.`, take('rim-tape', end), { work: 10 }),
+      );
     if (!own && edges === undefined)
       return say.open(
         'Holes of the kit’s rim not felt',
@@ -48,17 +59,6 @@ export const rimTape = kitRule(
           phrase`On the day it comes, run a finger round its holes and write it down on the Parts stage, under Unpacking.`,
         ),
       );
-    // Holes in two lines want tape from hook to hook; in one line the middle is enough.
-    const wanted = line === 'staggered' ? inner - 0.001 : Math.max(0.012, inner - 0.002);
-    say.because(ruleFigure('Tape wanted', amount(wanted, 'size')));
-    if (tape === undefined)
-      return say.open('Rim tape not measured', phrase`The rim wants tape of about ${amount(wanted, 'size')}.`);
-    return shorter(tape, wanted - (line === 'staggered' ? 0.001 : 0.003))
-      ? say.rework(
-          own ? 'Tape too narrow for its holes' : 'Tape too narrow to move over',
-          phrase`${amount(tape, 'size')}; the rim wants ${amount(wanted, 'size')}${line === 'staggered' ? ', for its holes stand in two lines' : ''}.`,
-          buy('tape', phrase`New cloth tape of ${amount(wanted, 'size', 0)}.`, take('rim-tape', end), { work: 10 }),
-        )
-      : say.fits('Tape wide enough', phrase`${amount(tape, 'size')} for ${amount(wanted, 'size')} wanted.`);
+    return say.fits('Tape wide enough', phrase`${amount(tape, 'size')} for ${amount(wanted, 'size')} wanted.`);
   },
 );

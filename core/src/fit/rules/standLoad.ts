@@ -44,7 +44,11 @@ export const standLoad = kitRule(
       );
     const limit = say.need('standLimit');
     if (limit === undefined || own === undefined)
-      return say.open('Stand’s limit not known', phrase`It will have to bear the vehicle with kit and battery.`);
+      return say.open(
+        'Stand’s limit not known',
+        phrase`It will have to bear the vehicle with kit and battery.`,
+        ...(own === undefined ? [measureIt('vehicleMass')] : []),
+      );
     const mass = own + onIt;
     if (mass > limit)
       return say.rework(
