@@ -697,6 +697,7 @@ const builds: Build[] = [
         tubeSag: '96 mm',
         crankWidth: '148 mm',
         frontCarrier: 'basket',
+        carrierHeldBy: 'frame',
         basketLimit: ['5 kg', 'dataSheet'],
         underBracket: 'nothing',
         bracketThreadHand: 'left',
