@@ -4,7 +4,7 @@
 export { BATTERY_CLEARANCE_WANTED, CLIMB_AT_LEAST, EFFORT_WATTS } from './constants.ts';
 
 // Verdicts
-export { type Verdict, verdictWords, verdicts } from './verdict.ts';
+export { type Verdict, verdictRank, verdictWords, verdicts } from './verdict.ts';
 
 // Quantities, units and words
 export { type Amount, type Phrase, amount, amountText, phrase, phraseText, showAmount } from './quantity/format.ts';
@@ -125,7 +125,7 @@ export {
   type OtherStands,
 } from './build/closing.ts';
 export { whereItGoes } from './fit/rules/closingQuestion.ts';
-export { crossingDoesWords, crossingSheets, type CrossingSheet } from './fit/crossings/matrix.ts';
+export { crossingDoesWords, crossingSheets, type StandingCrossing } from './fit/crossings/matrix.ts';
 export { type Build, newBuild, withoutLog } from './build/build.ts';
 export { type Choice } from './build/choice.ts';
 export { type Fix } from './build/fixes.ts';

@@ -163,7 +163,9 @@ export function BikeDrawing({
           ) : null}
           {tubes('fork')}
           {tubes('bar')}
-          {g.shell ? <path d={curveOf([...g.shell, ...g.shell.slice(0, 1)])} className="shell" strokeWidth={1.5 * px} /> : null}
+          {g.shell ? (
+            <path d={curveOf([...g.shell, ...g.shell.slice(0, 1)])} className="shell" strokeWidth={1.5 * px} />
+          ) : null}
           {g.box ? <path d={pathOf(g.box, true)} className="box" strokeWidth={1.5 * px} /> : null}
 
           <Chain plan={plan} g={g} px={px} off={things?.chain === 'off'} bare={things?.cranks === 'off'} />

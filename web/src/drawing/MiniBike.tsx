@@ -43,7 +43,9 @@ export function MiniBike({
           strokeWidth={1.4 * w}
         />
       ))}
-      {g.shell ? <path d={curveOf([...g.shell, ...g.shell.slice(0, 1)])} className="mini-tube" strokeWidth={1.2 * w} /> : null}
+      {g.shell ? (
+        <path d={curveOf([...g.shell, ...g.shell.slice(0, 1)])} className="mini-tube" strokeWidth={1.2 * w} />
+      ) : null}
       {g.box ? <path d={pathOf(g.box, true)} className="mini-tube" strokeWidth={1.2 * w} /> : null}
       <path d={`M${g.saddle.x - 0.13} ${-g.saddle.y}H${g.saddle.x + 0.13}`} className="mini-tube" strokeWidth={3 * w} />
       {motor ? (

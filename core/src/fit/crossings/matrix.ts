@@ -6,7 +6,7 @@ import { itemExists, surveyItem } from '../../donor/survey.ts';
 import { tubePlaces } from '../../parts/pack.ts';
 import { z } from '../../reading/zod.ts';
 import type { PlanContext } from '../../vehicle/context.ts';
-import { worstOf, type Verdict } from '../../verdict.ts';
+import { worstFirst, type Verdict } from '../../verdict.ts';
 import type { Finding } from '../finding.ts';
 
 /** What a part does to a thing of the donor that it meets. */
@@ -108,31 +108,30 @@ export function actorsIn(context: PlanContext): Actor[] {
 /** How a pair stands on this build: the worst that its rules say; null where none of them applies. */
 export interface StandingCrossing extends Crossing {
   verdict: Verdict | null;
-  /** Titles of what was found, worst first. */
-  titles: readonly string[];
+  /** What its rules said, worst first. */
+  found: readonly Finding[];
 }
 
-/** The rows of the matrix that a build's parts make, with how each pair stands. */
+/** A part's row of the matrix, whether the build has such a part, and how each pair stands. */
 export interface CrossingSheet {
   actor: Actor;
+  here: boolean;
   crossings: readonly StandingCrossing[];
 }
 
-/** The matrix as far as this build's parts go, each pair with what its rules found. */
+/** The whole matrix; of the parts that a build has each pair with what its rules found, and only things it may have. */
 export function crossingSheets(context: PlanContext, findings: readonly Finding[]): CrossingSheet[] {
   const byRule = new Map<string, Finding[]>();
   for (const finding of findings) byRule.set(finding.rule, [...(byRule.get(finding.rule) ?? []), finding]);
-  return actorsIn(context).map((actor) => ({
+  const here = new Set(actorsIn(context).map((actor) => actor.id));
+  return actors.map((actor) => ({
     actor,
+    here: here.has(actor.id),
     crossings: crossingsOf(actor)
       .filter(({ thing }) => thingExists(thing, context))
       .map((crossing): StandingCrossing => {
-        const found = crossing.by.flatMap((id) => byRule.get(id) ?? []);
-        return {
-          ...crossing,
-          verdict: found.length === 0 ? null : worstOf(found),
-          titles: found.map((f) => f.title),
-        };
+        const found = here.has(actor.id) ? worstFirst(crossing.by.flatMap((id) => byRule.get(id) ?? [])) : [];
+        return { ...crossing, verdict: found[0]?.verdict ?? null, found };
       }),
   }));
 }

@@ -46,8 +46,8 @@ export function LastQuestion({ kit }: { kit: Kit }) {
     <section className="card last-question" id="what-else" aria-labelledby="what-else-head">
       <h2 id="what-else-head">What else is there?</h2>
       <p>
-        Before you order, look at {whereItGoes(kit)}, and at the bar. {OFTEN[kit.hub?.place ?? (kit.mid ? 'mid' : 'side')]}{' '}
-        Name whatever the survey did not ask about.
+        Before you order, look at {whereItGoes(kit)}, and at the bar.{' '}
+        {OFTEN[kit.hub?.place ?? (kit.mid ? 'mid' : 'side')]} Name whatever the survey did not ask about.
       </p>
       {others.length > 0 ? (
         <ul className="others">

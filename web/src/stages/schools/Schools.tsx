@@ -12,6 +12,7 @@ import { usePlan, useShelf } from '../../sheet/PlanProvider.tsx';
 import { useBuild, useSend } from '../../store/store.ts';
 import { StageHead } from '../../sheet/StageHead.tsx';
 import { VerdictMark } from '../../sheet/Verdict.tsx';
+import { Crossings } from './Crossings.tsx';
 import { Laws } from './Laws.tsx';
 import { useScrollToHash } from '../../sheet/useScrollToHash.ts';
 import './schools.css';
@@ -47,6 +48,7 @@ export function SchoolsStage() {
         ))}
       </ul>
       <Laws />
+      <Crossings />
     </>
   );
 }
