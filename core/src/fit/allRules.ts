@@ -50,6 +50,7 @@ import { hubGearTorque } from './rules/hubGearTorque.ts';
 import { kitSource } from './rules/kitSource.ts';
 import { kitBox } from './rules/kitBox.ts';
 import { lacing } from './rules/lacing.ts';
+import { leadEnds } from './rules/leadEnds.ts';
 import { leadLengths } from './rules/leadLengths.ts';
 import { leadWay } from './rules/leadWay.ts';
 import { batteryPlug } from './rules/batteryPlug.ts';
@@ -167,6 +168,7 @@ export const kitRules: readonly Rule[] = [
   barClamp,
   throttleBar,
   leadLengths,
+  leadEnds,
   leadWay,
   batteryPlug,
   controlPlugs,

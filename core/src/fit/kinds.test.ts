@@ -1,4 +1,5 @@
 import { expect } from 'chai';
+import type { OtherStands } from '../build/closing.ts';
 import { usualLine } from '../build/bill.ts';
 import type { Build } from '../build/build.ts';
 import { usualLead, type CutoffWay, type Member } from '../build/wiring.ts';
@@ -35,6 +36,13 @@ const onRack = ({ build }: World): void => {
   build.choice.packPlace = 'rack';
 };
 const sprung: WorldOf = { kind: 'fullSuspension', pack: 'loaf-36-17', edit: onRack };
+/** The last question answered, with one thing named. */
+const closed = (stands: OtherStands): { edit: (w: World) => void } => ({
+  edit: ({ build }) => {
+    const other = { id: 'o', what: 'windmill', where: 'wheel' as const, stands, how: '' };
+    build.closing['otter-r250'] = { others: [other], nothingElse: true };
+  },
+});
 const lever =
   (left: CutoffWay | null, right: CutoffWay | null) =>
   ({ build }: World): void => {
@@ -539,6 +547,70 @@ const table: Record<string, Row[]> = {
       },
       'fits',
       /one maker/,
+    ],
+  ],
+  'lead-ends': [
+    ['all is there', {}, 'none'],
+    [
+      'an extension of a lead that this kit does not have',
+      {
+        edit: ({ build }) => {
+          build.wiring.leads.halls = { ...usualLead, spliceM: 0.2 };
+        },
+      },
+      'measure',
+      /not there/,
+    ],
+    [
+      'left off only, of a lead it does not have',
+      {
+        edit: ({ build }) => {
+          build.wiring.leads.halls = { ...usualLead, leftOff: true };
+        },
+      },
+      'none',
+    ],
+    ['a shift sensor, and a gear cable for it', mid, 'none'],
+    [
+      'a shift sensor on one cog',
+      { ...mid, survey: { clusterKind: 'single', cogTeeth: '19' } },
+      'rework',
+      /no gear cable/,
+    ],
+    [
+      'a shift sensor and no shifter',
+      { ...mid, survey: { leftShifter: 'none', rightShifter: 'none' } },
+      'rework',
+      /no gear cable/,
+    ],
+    [
+      'the same, its lead left off',
+      {
+        ...mid,
+        survey: { clusterKind: 'single', cogTeeth: '19' },
+        edit: ({ build }) => {
+          build.wiring.leads.shift = { ...usualLead, leftOff: true };
+        },
+      },
+      'none',
+    ],
+  ],
+  'closing-question': [
+    ['nothing else', {}, 'fits'],
+    ['not asked', { edit: ({ build }) => void (build.closing = {}) }, 'measure', /What else/],
+    ['named, not judged', closed('open'), 'measure', /Not judged yet/],
+    ['clear of it', closed('clear'), 'fits', /Nothing else/],
+    ['to be moved', closed('moves'), 'rework', /To be moved/],
+    ['in the way for good', closed('blocks'), 'stop', /In the way/],
+    [
+      'once it is bought',
+      {
+        edit: ({ build }) => {
+          build.closing = {};
+          build.bill.lines['otter-r250'] = { ...usualLine, state: 'ordered' };
+        },
+      },
+      'none',
     ],
   ],
   'legal-duties': [

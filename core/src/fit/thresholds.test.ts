@@ -1933,6 +1933,7 @@ describe('every threshold, just below and just above', () => {
       'rack-swing-arm',
       'hinge-slack',
       'lead-way',
+      'lead-ends',
       'battery-plug',
       'control-plugs',
     ]);

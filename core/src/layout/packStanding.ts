@@ -2,7 +2,7 @@ import { shorter } from '../quantity/compare.ts';
 import { rackLoadKg } from '../build/brief.ts';
 import { BATTERY_CLEARANCE_WANTED } from '../constants.ts';
 import type { Build } from '../build/build.ts';
-import type { SurveyItemId } from '../donor/donor.ts';
+import type { Survey, SurveyItemId } from '../donor/donor.ts';
 import { isProven } from '../donor/entry.ts';
 import type { DonorGeometry } from '../donor/geometry.ts';
 import type { Kit } from '../parts/kit.ts';
@@ -104,7 +104,11 @@ export function byGap(
         ask: error.open.length > 0 ? ask : [placing.geometry.seat ? 'seatHeight' : 'seatTubeLength', 'wheelbase'],
       },
     };
-  if (mount.place === 'downTube' && !room.enclosed && !lineKnown(placing))
+  // What swings passes through room that depends on where the shock is and how far the wheel travels.
+  const swings = (['shockPlace', 'rearTravel'] as const).filter((id) => !isProven(survey[id]));
+  if (placing.geometry.suspension && swings.length > 0 && nearSwing(mount.place, survey))
+    return { verdict: 'measure', reason: { kind: 'aroundUnmeasured', ask: swings } };
+  if (mount.place === 'downTube' && !lineKnown(placing, room.enclosed))
     return {
       verdict: 'measure',
       reason: {
@@ -125,9 +129,17 @@ export function byGap(
   return null;
 }
 
-function lineKnown(placing: Placing): boolean {
-  const { survey, mainTubePath, freeFrame, kind } = placing.build.donor;
-  if (mainTubePath) return true;
+/** Whether what swings can reach a place: inside the frame, and a rack that does not swing with the wheel. */
+function nearSwing(place: PackPlace, survey: Survey): boolean {
+  return (
+    tubePlaces.includes(place) || place === 'frameBag' || (place === 'rack' && survey.rackHeldBy?.value !== 'swingArm')
+  );
+}
+
+function lineKnown(placing: Placing, enclosed: boolean): boolean {
+  const { survey, mainTubePath, freeFrame, inside, kind } = placing.build.donor;
+  // An inside that was traced has its tubes’ own lines.
+  if (mainTubePath || (enclosed && inside)) return true;
   if (kind === 'folding' || kind === 'boxBike') return isProven(survey.wheelbase) && isProven(survey.seatTubeLength);
   if (kind === 'homeBuilt') return (freeFrame?.tubes.length ?? 0) > 0;
   if (survey.downTubeShape?.value === 'straight') return isProven(survey.downTubeShape);

@@ -94,6 +94,17 @@ describe('judgements of the catalogue', () => {
     expect(judged('rim-surface-front', world({ survey: { frontBrake: 'discCable' } }))).to.equal(null);
   });
 
+  it('ask the last question of the kit that is chosen, never of a candidate', () => {
+    const made = world({});
+    made.build.closing = {};
+    const rule = ruleById('closing-question');
+    const ground = contextOf(made);
+    const other = starterShelf.kit.find((k) => k.id === 'wren-m250') ?? null;
+    expect(rule?.judge(ground)?.verdict).to.equal('measure');
+    expect(rule?.judge(ground.with(other, null))).to.equal(null);
+    expect(rule?.fitCritical).to.equal(true);
+  });
+
   it('take parts that are on the shelf, and hold the order while they ask', () => {
     for (const rule of [...kitCrossings, ...packCrossings]) expect(rule.fitCritical, rule.id).to.equal(true);
     const parts = new Set(Object.values(starterShelf).flatMap((list) => list.map((p: { id: string }) => p.id)));

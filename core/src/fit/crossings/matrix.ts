@@ -3,7 +3,6 @@ import thingRows from '@sprocket/catalogue/crossings/things.json' with { type: '
 import { rowsOf } from '../../catalogue/rows.ts';
 import { surveySchema, type SurveyItemId } from '../../donor/donor.ts';
 import { itemExists, surveyItem } from '../../donor/survey.ts';
-import { tubePlaces } from '../../parts/pack.ts';
 import { z } from '../../reading/zod.ts';
 import type { PlanContext } from '../../vehicle/context.ts';
 import { worstFirst, type Verdict } from '../../verdict.ts';
@@ -91,9 +90,12 @@ export function actorsIn(context: PlanContext): Actor[] {
     rearHub: kit?.hub?.place === 'rear',
     midDrive: kit?.mid !== undefined,
     sideChain: kit?.side !== undefined,
-    frameBattery: place !== null && (tubePlaces.includes(place) || place === 'frameBag'),
+    downTubeBattery: place === 'downTube' || place === 'underDownTube',
+    seatTubeBattery: place === 'seatTube' || place === 'behindSeatTube',
+    bagBattery: place === 'frameBag' || place === 'topTube',
     rackBattery: place === 'rack',
-    basketBattery: place !== null && !tubePlaces.includes(place) && place !== 'rack' && place !== 'frameBag',
+    basketBattery: place === 'basket',
+    boxBattery: place !== null && ['box', 'trailer', 'bar', 'underSeat', 'seatBack', 'backpack'].includes(place),
     cutOffs: kit !== null,
     barControls: kit !== null,
     loom: kit !== null,

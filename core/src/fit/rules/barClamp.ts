@@ -15,7 +15,7 @@ export const barClamp = kitRule(
     source: 'Levers, throttles and keypads clamp on 22.2 mm; drop bars are 23.8 mm.',
   },
   (_context, _kit, say) => {
-    const shape = say.look('barShape');
+    const shape = say.need('barShape');
     const across = say.need('barDiameter');
     if (across === undefined)
       return say.open('Bar not measured across', phrase`The kit’s clamps are made for ${amount(CLAMP, 'size')}.`);

@@ -20,7 +20,7 @@ function barRoom(side: 'left' | 'right'): Rule {
       const shape = build.donor.survey.barShape?.value;
       if (shape === 'drop' || shape === 'sideSticks') return null;
       const straight = say.need(barItem);
-      say.look('gripLength');
+      say.need('gripLength');
       say.need(shiftItem);
       say.need(leverItem);
       if (!kit.controls)

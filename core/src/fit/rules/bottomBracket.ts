@@ -89,14 +89,15 @@ export const bottomBracket = kitRule(
         ),
       );
     }
-    if (!isProven(bracketWidth) || !isProven(bracketBore)) {
+    if (!isProven(bracketWidth) || !isProven(bracketBore) || !isProven(bracketKind)) {
       const open = [
         !isProven(bracketWidth) ? ('bracketWidth' as const) : null,
         !isProven(bracketBore) ? ('bracketBore' as const) : null,
+        !isProven(bracketKind) ? ('bracketKind' as const) : null,
       ].filter((id) => id !== null);
       return say.open(
         'Bottom bracket not proven',
-        phrase`This motor takes shells of ${amount(least, 'size')} to ${amount(most, 'size')} with a bore near ${amount(fit.boreM.least, 'size')}. Width and bore must both be measured; neither alone is enough.`,
+        phrase`This motor takes shells of ${amount(least, 'size')} to ${amount(most, 'size')} with a bore near ${amount(fit.boreM.least, 'size')}. Width, bore and kind must all be known: an eccentric or smooth shell of the same size holds it otherwise.`,
         ...open.map(measureIt),
       );
     }

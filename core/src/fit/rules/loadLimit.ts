@@ -47,6 +47,7 @@ export const loadLimit = kitRule(
         measureIt('loadLimit'),
       );
     }
+    say.need('vehicleMass');
     const held = least ?? { name: 'the vehicle', kg: own.value, loadKg: onWheels };
     return say.fits(
       'Within the load limit',

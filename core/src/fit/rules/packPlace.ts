@@ -11,6 +11,9 @@ const spec: Spec = {
   fitCritical: true,
   dear: true,
   uses: [
+    'downTubeShape',
+    'shockPlace',
+    'rackHeldBy',
     'frameBagLength',
     'frameBagHeight',
     'frameBagWidth',

@@ -35,18 +35,26 @@ export const sideClamps = kitRule(
         phrase`This kind of frame has no seat tube and chainstay side by side for the two clamps.`,
         choose('hub', phrase`A hub motor.`),
       );
+    // One tube that is known not to suit decides it, whatever else was not measured.
+    const tubes = [
+      { what: 'Chainstay', d: stay },
+      { what: 'seat tube', d: seat },
+    ].flatMap(({ what, d }) => (d === undefined ? [] : [{ what, d }]));
+    const off = tubes.filter(({ d }) => shorter(d, least - 0.0005) || longer(d, most + 0.0005));
+    if (off.length > 0)
+      return say.stop(
+        'The clamps do not both seat',
+        [
+          ...off.flatMap(({ what, d }, i) => [i === 0 ? '' : ', ', `${what} `, amount(d, 'size')]),
+          ...phrase`; the clamps go round ${amount(least, 'size')} to ${amount(most, 'size')}. One clamp alone lets the motor swing into the spokes.`,
+        ],
+        choose('hub', phrase`A hub motor.`),
+        choose('mid-drive', phrase`A mid-drive, if the bracket suits.`),
+      );
     if (stay === undefined || seat === undefined || run === undefined)
       return say.open(
         'Clamp places not measured',
         phrase`Both clamps must seat at once on round tubes of ${amount(least, 'size')} to ${amount(most, 'size')}.`,
-      );
-    const off = [stay, seat].filter((d) => shorter(d, least - 0.0005) || longer(d, most + 0.0005));
-    if (off.length > 0)
-      return say.stop(
-        'The clamps do not both seat',
-        phrase`Chainstay ${amount(stay, 'size')}, seat tube ${amount(seat, 'size')}; the clamps go round ${amount(least, 'size')} to ${amount(most, 'size')}. One clamp alone lets the motor swing into the spokes.`,
-        choose('hub', phrase`A hub motor.`),
-        choose('mid-drive', phrase`A mid-drive, if the bracket suits.`),
       );
     const { least: near, most: far } = side.clampSpanM;
     if (shorter(run, near) || longer(run, far))
