@@ -140,7 +140,8 @@ function lineKnown(placing: Placing, enclosed: boolean): boolean {
   const { survey, mainTubePath, freeFrame, inside, kind } = placing.build.donor;
   // An inside that was traced has its tubes’ own lines.
   if (mainTubePath || (enclosed && inside)) return true;
-  if (kind === 'folding' || kind === 'boxBike') return isProven(survey.wheelbase) && isProven(survey.seatTubeLength);
+  if ((kind === 'folding' || kind === 'boxBike') && !(isProven(survey.wheelbase) && isProven(survey.seatTubeLength)))
+    return false;
   if (kind === 'homeBuilt') return (freeFrame?.tubes.length ?? 0) > 0;
   if (survey.downTubeShape?.value === 'straight') return isProven(survey.downTubeShape);
   return isProven(survey.downTubeShape) && isProven(survey.tubeSag);

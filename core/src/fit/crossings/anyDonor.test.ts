@@ -18,6 +18,10 @@ const settledBy: Record<string, (context: PlanContext) => boolean> = {
   // No arm, or one on an eyelet, clamps no stay.
   'rearHub × stays': ({ build }) =>
     build.choice.torqueArms === 0 || (build.donor.survey.rearEyelets?.value ?? 'none') !== 'none',
+  // Clamps and straps want no boss, and a rail on bosses no clamp.
+  'downTubeBattery × bosses': () => true,
+  'seatTubeBattery × bosses': () => true,
+  'seatTubeBattery × seatTube': () => true,
   // Slots in which the wheel is drawn back tighten the chain themselves.
   'midDrive × tensioner': horizontal,
   'rearHub × tensioner': horizontal,
@@ -35,10 +39,11 @@ function* candidates(count: number): Generator<PlanContext> {
 }
 
 describe('vehicles nobody thought of', () => {
-  it('nothing fits where what it rests on was not looked at', () => {
+  /** Pairs none of whose items was looked at, and those of them where all that is said fits. */
+  function silences(contexts: Iterable<PlanContext>): { pairs: number; silent: string[] } {
     const silent = new Set<string>();
     let pairs = 0;
-    for (const context of candidates(runs(40, 1500))) {
+    for (const context of contexts) {
       const found = new Map<string, Finding | null>();
       const say = (id: string): Finding | null => {
         let finding = found.get(id);
@@ -59,12 +64,31 @@ describe('vehicles nobody thought of', () => {
           const name = `${actor.id} × ${thing.id}`;
           if (said.every((f) => f.verdict === 'fits') && settledBy[name]?.(context) !== true)
             silent.add(
-              `${name}: ${context.kit?.id ?? ''} on ${context.build.id}, ${said.map((f) => f.title).join('; ')}`,
+              `${name}: ${context.kit?.id ?? ''} ${context.pack?.id ?? ''} on ${context.build.id}, ${said.map((f) => f.title).join('; ')}`,
             );
         }
     }
+    return { pairs, silent: [...silent].slice(0, 20) };
+  }
+
+  it('no kit fits where what it rests on was not looked at', () => {
+    const { pairs, silent } = silences(candidates(runs(40, 1500)));
+    expect(silent).to.deep.equal([]);
     expect(pairs).to.be.greaterThan(2000);
-    expect([...silent].slice(0, 20)).to.deep.equal([]);
+  });
+
+  it('no battery either, wherever it goes', () => {
+    function* laid(): Generator<PlanContext> {
+      const packs = starterShelf.pack.filter((p, i, all) => all.findIndex((o) => o.places[0] === p.places[0]) === i);
+      for (let seed = 1; seed <= runs(12, 400); seed++) {
+        const ground = PlanContext.of(randomDonor(seed), starterShelf, false);
+        const kit = kits[seed % kits.length] ?? null;
+        for (const pack of packs) yield ground.with(kit, pack);
+      }
+    }
+    const { pairs, silent } = silences(laid());
+    expect(silent).to.deep.equal([]);
+    expect(pairs).to.be.greaterThan(100);
   });
 
   it('every stop names what would lift it, every rework and measure what to do; no figure is none', () => {
