@@ -39,6 +39,56 @@ describe('the judgement of fit', () => {
     await app.page.waitForSelector('.order-held');
   });
 
+  it('asks what else is there before an order, and judges what is named', async () => {
+    await go(app, '/build/demo-mixte/drive');
+    // Another kit is chosen: the question was answered for the first.
+    await app.page.waitForSelector('.candidates[aria-busy="false"]');
+    await press(app.page, 'Choose Dipper R250 slim');
+    await waitForText(app.page, '.order-held', /what else is there/);
+    await fill(app.page, 'Something else that is there', 'Foot pegs on the axle');
+    await press(app.page, 'Add it');
+    await waitForText(app.page, '.order-held', /[Nn]ot judged yet: [Ff]oot pegs on the axle/);
+    await pick(app.page, 'How it stands: Foot pegs on the axle', 'moves');
+    await fill(app.page, 'Where it moves to', 'Off, and into the drawer');
+    await app.page.click('.last-question input[type="checkbox"]');
+    await app.page.waitForFunction(
+      () => !/What else|Not judged/i.test(document.querySelector<HTMLElement>('.order-held')?.innerText ?? ''),
+    );
+    await waitForText(app.page, '.findings', /To be moved: Foot pegs on the axle/);
+    await press(app.page, 'Strike it off');
+    await app.page.waitForFunction(
+      () => !/To be moved/.test(document.querySelector<HTMLElement>('.findings')?.innerText ?? ''),
+    );
+  });
+
+  it('shows each part against each thing, and opens what a pair comes to', async () => {
+    await go(app, '/build/demo-box/schools');
+    const words = await waitForText(app.page, '.crossings', /17 parts, \d+ pairs/);
+    expect(words).to.match(/bracket shell[\s\S]*passes through, replaces it[\s\S]*Bracket width and bore/);
+    await app.page.click('.crossings .pill:nth-child(2)');
+    await waitForText(app.page, '.crossings', /It leaves the front wheel as it is/);
+    await app.page.click('.crossings .pill:nth-child(1)');
+    await pick(app.page, 'Part', 'cutOffs');
+    await waitForText(app.page, '.crossings', /brake levers and what they pull[\s\S]*Brake cut-offs/);
+    await app.page.click('.crossings .pair');
+    await waitForText(app.page, '.explain', /lever/i);
+    await app.page.keyboard.press('Escape');
+  });
+
+  it('asks what each lever pulls, and finds answers that contradict one another', async () => {
+    await go(app, '/build/demo-box/donor');
+    await leg(app.page, 'Brakes and levers');
+    await pick(app.page, 'Rear brake', 'discHydraulic');
+    await waitForText(app.page, '.findings', /A hydraulic brake, and no lever with a hose/);
+    await pick(app.page, 'Left lever pulls', 'hose');
+    await app.page.waitForFunction(
+      () =>
+        !/no lever with a hose/.test(
+          [...document.querySelectorAll<HTMLElement>('.findings')].map((f) => f.innerText).join(' '),
+        ),
+    );
+  });
+
   it('opens any cell of the matrix, says what would change it, and overrides with a reason', async () => {
     await go(app, '/build/demo-mixte/drive');
     await leg(app.page, 'Matrix');

@@ -22,6 +22,7 @@ import {
 } from '@sprocket/core';
 
 import { kitRules } from '../src/fit/allRules.ts';
+import { judgeAbout } from '../src/fit/judge.ts';
 import { placeController } from '../src/layout/controller.ts';
 import { frameRoom } from '../src/layout/frameRoom.ts';
 import { chosenPlacement } from '../src/layout/packPlacement.ts';
@@ -32,6 +33,7 @@ import type { PlanContext } from '../src/vehicle/context.ts';
 import { wiredOf } from '../src/wiring/wiring.ts';
 import { benchOrder } from '../src/work/steps/order.ts';
 import { doingsOf, stepsOf } from '../src/work/steps/steps.ts';
+import { randomDonor } from '../test/randomDonor.ts';
 import { wiringRules } from '../test/wiringRules.ts';
 
 const root = new URL('../../', import.meta.url);
@@ -170,6 +172,23 @@ for (const name of ['demo-mixte', 'demo-trike', 'demo-box', 'demo-lockkeeper', '
     '  every candidate, as the brief is edited',
     `${medianWith(edited, (build) => judgeCandidates(planContext(build, starterShelf)), 15).toFixed(1)} ms`,
   );
+}
+
+{
+  // Vehicles nobody thought of, each new, every kit on each: what one judgement of a kit takes.
+  const each: number[] = [];
+  for (let seed = 1; seed <= 60; seed++) {
+    const ground = planContext(randomDonor(seed), starterShelf);
+    for (const kit of starterShelf.kit) {
+      const start = performance.now();
+      judgeAbout('kit', ground.with(kit, null));
+      each.push(performance.now() - start);
+    }
+  }
+  each.sort((a, b) => a - b);
+  const at = (share: number): string => `${(each[Math.floor((each.length - 1) * share)] ?? 0).toFixed(2)} ms`;
+  say('a kit on a vehicle nobody thought of, median', at(0.5));
+  say('  and of a hundred the slowest', at(0.99));
 }
 
 {

@@ -21,6 +21,9 @@ export function LacingSheet({ lacing }: { lacing: GearSheet['lacing'] }) {
         <span className="quiet">
           {lacing.hub} into {lacing.rim.toLowerCase()}, effective diameter{' '}
           <Show value={amount(lacing.erdM, 'size', 0)} />: measure your rim’s before spokes are cut.
+          {lacing.byMaker
+            ? ' Its maker says how many crosses it may have: ask before you lace; these go by the rim alone.'
+            : ''}
         </span>
       </p>
       <div className="table-scroll" tabIndex={0} role="region" aria-label="Spokes, scrolls sideways">
