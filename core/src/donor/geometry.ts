@@ -17,7 +17,7 @@ import {
 } from './frames/frame.ts';
 import { add, scale, sub, unit, type Point } from './frames/point.ts';
 import { freeFrame } from './frames/freeFrame.ts';
-import { boxFrame, deltaFrame, foldingFrame, stepThroughFrame } from './frames/openFrames.ts';
+import { boxFrame, boxTrikeFrame, deltaFrame, foldingFrame, stepThroughFrame } from './frames/openFrames.ts';
 import {
   diamondFrame,
   longtailFrame,
@@ -120,6 +120,7 @@ function partsOf(donor: Donor, base: FrameBase): FrameParts {
     deltaTrike: deltaFrame,
     recumbent: recumbentFrame,
     tadpoleTrike: tadpoleFrame,
+    boxTrike: boxTrikeFrame,
     recumbentDelta: recumbentFrame,
     tandemTrike: tandemTrikeFrame,
     velomobile: velomobileFrame,

@@ -12,6 +12,7 @@ export const vehicleKinds = [
   'recumbent',
   'deltaTrike',
   'tadpoleTrike',
+  'boxTrike',
   'recumbentDelta',
   'tandemTrike',
   'velomobile',
@@ -65,6 +66,7 @@ export const kindTraits: Record<VehicleKind, KindTraits> = {
   recumbent: { ...bike, words: 'Recumbent, two wheels', seat: 'seat', boom: true },
   deltaTrike: { ...bike, words: 'Upright trike, two wheels behind', paired: 'rear', box: true },
   tadpoleTrike: { ...bike, words: 'Recumbent trike, two wheels in front', paired: 'front', seat: 'seat', boom: true },
+  boxTrike: { ...bike, words: 'Box trike, two wheels in front', paired: 'front', box: true },
   recumbentDelta: { ...bike, words: 'Recumbent trike, two wheels behind', paired: 'rear', seat: 'seat', boom: true },
   tandemTrike: {
     ...bike,

@@ -32,8 +32,8 @@ export const cableRuns = ['top', 'down', 'internal', 'underBracket'] as const;
 export const barShapes = ['flat', 'swept', 'drop', 'loop', 'tall', 'sideSticks'] as const;
 export const leverKinds = ['separate', 'withShifter', 'dropBar', 'none'] as const;
 export type LeverKind = (typeof leverKinds)[number];
-/** What a lever pulls: an inner wire, two of them, or oil in a hose. */
-export const leverPulls = ['cable', 'twoCables', 'hose'] as const;
+/** What a lever pulls: an inner wire, two of them, oil in a hose, or a rod. */
+export const leverPulls = ['cable', 'twoCables', 'hose', 'rod'] as const;
 export type LeverPull = (typeof leverPulls)[number];
 export const rimSurfaces = ['machined', 'painted', 'chromed', 'carbonRim'] as const;
 export type RimSurface = (typeof rimSurfaces)[number];

@@ -74,6 +74,28 @@ describe('the catalogue', () => {
     expect(told('faults/tests.json', '"when": "display"', '"when": "dsplay"')[0]).to.match(/when/);
   });
 
+  it('tells what a crossing leaves unsaid, says twice, or says of what is not there', () => {
+    const [JUDGED, ACTORS, ODD] = ['judgements', 'actors', 'contradictions'].map((n) => `crossings/${n}.json`) as [
+      string,
+      string,
+      string,
+    ];
+    expect(told(JUDGED, '"shaft": {', '"steam": {').join()).to.match(
+      /belt-mid, says: says nothing of “shaft”[\s\S]*says\.steam: “steam” is no answer to it/,
+    );
+    expect(told(JUDGED, '"part": "cog"', '"part": "cogg"')[0]).to.match(
+      /belt-mid, says\.belt.*: the catalogue has no part “cogg”/,
+    );
+    expect(told(JUDGED, '"verdict": "fits"', '"verdict": "stop"')[0]).to.match(/what does not fit wants a remedy/);
+    expect(told(JUDGED, '"item": "finalDrive"', '"item": "bracketBore"')[0]).to.match(/must be an item of choices/);
+    expect(told(ACTORS, '"things": ["dynamo"]', '"things": ["magneto"]').join()).to.match(
+      /has no thing “magneto”[\s\S]*says nothing of “dynamo”/,
+    );
+    expect(told(ACTORS, '"things": ["dynamo"]', '"things": ["frontHub"]').join()).to.match(/says “frontHub” twice/);
+    expect(told(ACTORS, '"by": ["hub-dynamo"]', '"by": ["hub-dynamos"]')[0]).to.match(/has no rule “hub-dynamos”/);
+    expect(told(ODD, '"discHydraulic"', '"discOil"')[0]).to.match(/no such answer/);
+  });
+
   it('tells chances that do not add up, or are not one an outcome', () => {
     expect(told('faults/tests.json', /"usual": \[0\.98, /, '"usual": [0.9, ').join()).to.match(
       /usual: adds up to 0\.92, not to 1/,

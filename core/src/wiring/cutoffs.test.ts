@@ -117,6 +117,8 @@ describe('ways a lever is made to cut', () => {
     expect(usual({ locks: true }, 'levers')).to.equal('magnet');
     expect(usual({ locks: true, sensorRoom: false }, 'levers')).to.equal('inLine');
     expect(usual({ pull: 'hose', sensorRoom: false }, 'levers')).to.equal('none');
+    expect(usual({ pull: 'rod' }, 'levers')).to.equal('magnet');
+    expect(usual({ pull: 'rod', sensorRoom: false }, 'inLine')).to.equal('none');
     expect(usual({ body: 'none' }, 'levers')).to.equal('none');
   });
   it('each that will not do says why', () => {

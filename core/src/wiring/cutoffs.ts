@@ -210,6 +210,7 @@ export interface LeverFound {
 /** Why a lever is not exchanged for another, and whether one made for it would do; null where it may be. */
 function keeps({ body, pull, locks, barKeepsOwn }: LeverFound): { why: string; anyNew: boolean } | null {
   if (pull === 'hose') return { why: 'a hydraulic lever stays: another would empty the brake', anyNew: false };
+  if (pull === 'rod') return { why: 'it pulls a rod; the kit’s pulls a cable', anyNew: false };
   if (body === 'withShifter') return { why: 'brake and shifter are one: another lever loses the gears', anyNew: false };
   if (body === 'dropBar' || barKeepsOwn) return { why: 'a straight-bar lever does not go on this bar', anyNew: false };
   if (pull === 'twoCables') return { why: 'it pulls two cables; the kit’s pulls one', anyNew: true };
@@ -234,6 +235,7 @@ export function waysFor(
   }
   if (brings !== 'levers') not.kitLever ??= 'the kit brings no levers';
   if (lever.pull === 'hose') not.inLine = 'a hose has no inner to carry the magnet';
+  if (lever.pull === 'rod') not.inLine = 'a rod has no housing for the sensor to sit in';
   if (lever.sensorRoom === false) {
     not.magnet = 'sensor and magnet lie flat nowhere on it';
     not.switch = 'there is no room for a switch under its blade';

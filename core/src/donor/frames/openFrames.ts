@@ -144,3 +144,36 @@ export function boxFrame(b: FrameBase): FrameParts {
     ],
   };
 }
+
+/** Box trike: a box between two front wheels that turns with them about a pin under its floor, pushed by a bar behind it. */
+export function boxTrikeFrame(b: FrameBase): FrameParts {
+  const { bracket, frontAxle, rearAxle } = b;
+  const pin = { x: frontAxle.x - 0.06, y: frontAxle.y + 0.06 };
+  const floor = frontAxle.y + 0.12;
+  const rear = frontAxle.x - 0.42;
+  const push = { x: rear - 0.2, y: floor + 0.66 };
+  return {
+    headBottom: pin,
+    headTop: { x: pin.x - 0.02, y: pin.y + 0.1 },
+    ownFork: true,
+    ownBars: true,
+    holdAt: push,
+    box: [
+      { x: rear - 0.06, y: floor + 0.46 },
+      { x: rear, y: floor },
+      { x: frontAxle.x + 0.34, y: floor },
+      { x: frontAxle.x + 0.42, y: floor + 0.46 },
+    ],
+    tubes: [
+      mainTube(b, 'main beam', pin, [
+        add(bracket, scale(b.seatDir, 0.1)),
+        { x: bracket.x + 0.2, y: bracket.y + 0.08 },
+        { x: pin.x - 0.2, y: pin.y - 0.02 },
+        pin,
+      ]),
+      tube('seat stay', 'behind', 0.018, [up(b, 0.9), rearAxle]),
+      tube('chainstay', 'behind', 0.022, [bracket, rearAxle]),
+      tube('bar', 'bar', 0.024, [{ x: rear - 0.04, y: floor + 0.3 }, { x: rear - 0.08, y: floor + 0.56 }, push]),
+    ],
+  };
+}

@@ -251,7 +251,7 @@ export function tandemTrikeFrame(b: FrameBase): FrameParts {
     tubes: [
       ...made.tubes,
       tube('basket stay', 'behind', 0.018, [
-        { x: b.rearAxle.x - 0.12, y: deckY },
+        { x: b.rearAxle.x - 0.12, y: deckY - 0.03 },
         { x: b.rearAxle.x + 0.02, y: b.rearAxle.y + 0.02 },
       ]),
     ],

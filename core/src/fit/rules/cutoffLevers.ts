@@ -118,7 +118,7 @@ export const cutoffLevers = kitRule(
         brings === 'levers'
           ? phrase`${handsOf(lacking)}: ${whys}. ${lacking.length === 1 ? 'It stays' : 'They stay'} and ${lacking.length === 1 ? 'is' : 'are'} cut by a sensor.`
           : brings === 'inLine'
-            ? phrase`${handsOf(lacking)}: a hydraulic hose has no cable for the sensor to sit in.`
+            ? phrase`${handsOf(lacking)}: ${[...new Set(lacking.map((l) => l.not.inLine ?? ''))].join('; ')}.`
             : phrase`Each lever must cut the motor.`,
         buy(
           magnets === 0 ? 'in-line' : inLine === 0 ? 'magnets' : 'sensors',

@@ -9,6 +9,7 @@ import { fromVersion3 } from './version3.ts';
 import { fromVersion8 } from './version8.ts';
 import { fromVersion10 } from './version10.ts';
 import { fromVersion11 } from './version11.ts';
+import { fromVersion12 } from './version12.ts';
 import { fromVersion9 } from './version9.ts';
 
 const fixtures = new URL('../../../test/builds/', import.meta.url);
@@ -128,6 +129,46 @@ describe('migrations', () => {
       undefined,
     ]);
     expect(fromVersion11({ version: 11 }).log).to.deep.equal({ entries: [] });
+  });
+
+  it('12 → 13 tells what a lever pulls from how it is built, and joins what was taken for its cut-off', () => {
+    const said = (value: string) => ({ value, typed: value, unit: '', provenance: 'measured', note: '' });
+    const survey = (of: object): Record<string, { value: string; provenance: string } | undefined> =>
+      (fromVersion12({ version: 12, donor: { survey: of } }).donor as { survey: never }).survey;
+    const hose = survey({ leftLever: said('hydraulic'), rightLever: said('dropBar'), leverCables: said('one') });
+    expect([hose.leftLever?.value, hose.leftPull?.value, hose.rightPull?.value, hose.leverCables]).to.deep.equal([
+      'separate',
+      'hose',
+      'cable',
+      undefined,
+    ]);
+    // Of two cables nobody said at which lever: both, from memory, to be looked at again.
+    const two = survey({ leftLever: said('separate'), rightLever: said('withShifter'), leverCables: said('two') });
+    expect(two.leftPull).to.deep.include({ value: 'twoCables', provenance: 'recalled' });
+    expect(two.rightPull).to.deep.include({ value: 'twoCables', provenance: 'recalled' });
+    expect(survey({ leftLever: said('none'), rightLever: said('separate') })).to.not.have.any.keys(
+      'leftPull',
+      'rightPull',
+    );
+    const fix = (rule: string, remedy: string, subject = 'k') => ({ rule, remedy, subject });
+    const now = fromVersion12({
+      version: 12,
+      fixes: [
+        fix('two-cable-lever', 'magnets'),
+        fix('parking-lock', 'magnets'),
+        fix('parking-lock', 'strap'),
+        fix('cutoff-levers', 'in-line', 'other'),
+        7,
+      ],
+    });
+    expect(now.version).to.equal(13);
+    expect(now.fixes).to.deep.equal([
+      fix('cutoff-levers', 'magnets'),
+      fix('parking-lock', 'strap'),
+      fix('cutoff-levers', 'in-line', 'other'),
+      7,
+    ]);
+    expect(fromVersion12({ version: 12 })).to.deep.equal({ version: 13, donor: { survey: {} }, fixes: [] });
   });
 
   it('leave today’s build and what is no object alone', () => {

@@ -28,6 +28,7 @@ const usualPack: Record<VehicleKind, string> = {
   recumbent: 'loaf-36-17',
   deltaTrike: 'hearth-36-20-lfp',
   tadpoleTrike: 'loaf-36-10',
+  boxTrike: 'hearth-48-20-lfp',
   recumbentDelta: 'loaf-36-17',
   tandemTrike: 'hearth-36-20-lfp',
   velomobile: 'loaf-36-10',
