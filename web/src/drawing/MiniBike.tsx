@@ -13,9 +13,9 @@ export function MiniBike({
   verdict?: string;
 }) {
   const { geometry: g, motor, pack } = drawing;
-  const shell = g.shell ?? [];
-  const left = Math.min(-g.rearRadiusM, ...[...(g.box ?? []), ...shell].map((p) => p.x)) - 0.04;
-  const right = Math.max(g.frontAxle.x + g.frontRadiusM, ...shell.map((p) => p.x)) + 0.04;
+  const covers = [...(g.box ?? []), ...(g.shell ?? [])];
+  const left = Math.min(-g.rearRadiusM, ...covers.map((p) => p.x)) - 0.04;
+  const right = Math.max(g.frontAxle.x + g.frontRadiusM, ...covers.map((p) => p.x)) + 0.04;
   const top = Math.max(g.saddle.y, g.grip.y, g.headTop.y) + 0.08;
   const shape = outline ?? pack?.outline;
   const tone = verdict ?? pack?.verdict ?? 'measure';

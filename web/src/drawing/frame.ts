@@ -28,7 +28,7 @@ export function lookedAt(s: Sheet, look: Look | undefined): Sheet {
 /** Fits a vehicle with room for dimension lines and call-outs to a box of pixels. */
 export function sheetFor(g: DonorGeometry, pixels: { width: number; height: number }): Sheet {
   const covers = [...(g.box ?? []), ...(g.shell ?? [])];
-  const right = Math.max(g.frontAxle.x + g.frontRadiusM, g.bracket.x + 0.2, ...(g.shell ?? []).map((p) => p.x));
+  const right = Math.max(g.frontAxle.x + g.frontRadiusM, g.bracket.x + 0.2, ...covers.map((p) => p.x));
   const tail = Math.min(-g.rearRadiusM, g.rackDeck.from.x - 0.1, ...covers.map((p) => p.x));
   const up = Math.max(...(g.seat ?? []).map((p) => p.y + 0.05), g.saddle.y + 0.03, g.grip.y + 0.05, g.headTop.y + 0.1);
   const wide = pixels.width > 560;
