@@ -19,7 +19,7 @@ interface Shot {
 }
 
 const shots: Shot[] = [
-  { name: 'kinds', path: '/kinds', height: 1110 },
+  { name: 'kinds', path: '/kinds', height: 1350 },
   { name: 'builds', path: '/' },
   { name: 'brief', path: '/build/demo-mixte/brief' },
   { name: 'donor', path: '/build/demo-mixte/donor' },
