@@ -495,6 +495,28 @@ const table: Record<string, Row[]> = {
     ['assumed', { survey: { frameMaterial: 'steel ?' } }, 'measure', /assumed/],
     ['not checked', gone('frameMaterial'), 'measure'],
     ['carbon, a hub', { survey: { frameMaterial: 'carbon' } }, 'stop'],
+    ['carbon, a front hub in a metal fork, refused', { ...front, survey: { frameMaterial: 'carbon' } }, 'stop'],
+    [
+      'carbon, a front hub in a metal fork, by school',
+      { ...front, survey: { frameMaterial: 'carbon' }, edit: school({ carbon: 'untouched' }) },
+      'rework',
+      /front hub with care/,
+    ],
+    [
+      'carbon, a front hub in a carbon fork, by school',
+      {
+        ...front,
+        survey: { frameMaterial: 'carbon', forkMaterial: 'carbon' },
+        edit: school({ carbon: 'untouched' }),
+      },
+      'stop',
+    ],
+    [
+      'carbon, a front hub by school, its fork not looked at',
+      { ...front, survey: { frameMaterial: 'carbon', forkMaterial: '' }, edit: school({ carbon: 'untouched' }) },
+      'measure',
+      /fork made of/,
+    ],
     ['carbon, a mid-drive, refused', { ...mid, survey: { frameMaterial: 'carbon' } }, 'stop'],
     [
       'carbon, a mid-drive by school, threaded',

@@ -3,7 +3,7 @@ import { phraseText } from '../quantity/format.ts';
 import { contextOf, measure, world } from '../../test/world.ts';
 import { axleLoads, massPoints, NOTHING_ADDED, tipDistance } from './axleLoads.ts';
 import { descentCaution, shedsW, stoppingCaution, tipCaution } from './going.ts';
-import { brakeLimits, stoppingDistance, stoppingOf } from './stopping.ts';
+import { brakeLimits, deceleration, stoppingDistance, stoppingOf } from './stopping.ts';
 
 const G = 9.80665;
 
@@ -16,6 +16,20 @@ describe('going safely', () => {
     for (const hub of ['drum', 'roller', 'coaster'] as const)
       expect(brakeLimits('rim', hub)).to.deep.equal({ dry: 4, wet: 2.5 });
     expect(brakeLimits('none', 'rim')).to.deep.equal({ dry: 2.5, wet: 2 });
+  });
+
+  it('pads on chromed steel lose most of their grip in the wet, two thirds of it in front; a built kit wheel has none', () => {
+    const wet = (survey: object, kit = 'linnet-f250'): number => {
+      const { stopping } = contextOf(world({ kit, survey }));
+      if (!stopping) throw new Error('no brakes');
+      return deceleration(stopping).wet;
+    };
+    const chrome = { rearRimSurface: 'chromed', frontRimSurface: 'chromed' };
+    const both = wet({}, 'wren-m250');
+    expect(wet(chrome, 'wren-m250')).to.be.closeTo(both * 0.4, 1e-9);
+    // The front motor’s wheel is built anew: only the rear is chromed, a third of 60 % lost.
+    expect(wet(chrome)).to.be.closeTo(wet({}) * (1 - 0.6 / 3), 1e-9);
+    expect(wet({ ...chrome, rearBrake: 'discCable', frontBrake: 'discCable' }, 'wren-m250')).to.be.greaterThan(both);
   });
 
   it('what each brake sheds, rotors by size with an edge at each', () => {

@@ -57,6 +57,16 @@ describe('the steps of a build', () => {
     met.enough();
   });
 
+  it('a cadence ring in two halves leaves the crank on; a whole one has it off and back', () => {
+    const cranks = (part: string | null): string[] => {
+      const { build } = world({ kit: 'otter-r250' });
+      build.wiring.parts.cadence = part;
+      return idsOf(build).filter((id) => ['crank-aside', 'cadence-ring', 'crank-back'].includes(id));
+    };
+    expect(cranks('ring-12-left')).to.have.members(['crank-aside', 'cadence-ring', 'crank-back']);
+    expect(cranks('ring-24-split')).to.deep.equal(['cadence-ring']);
+  });
+
   it('nothing that does not concern it: no cogs for a front hub, no bracket for a hub, no axle for a mid-drive', () => {
     const front = idsOf(demoBuild('lockkeeper'));
     expect(front).to.include.members(['wheel-out', 'tape-rim', 'wheel-in', 'axle-tight']);
