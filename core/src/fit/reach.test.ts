@@ -108,7 +108,7 @@ function worlds(): Build[] {
 }
 
 /** What hangs on choices of wiring, on a pack's plug or on what was set: held by kind and by the thresholds. */
-const ofWiring = new Set([...wiringRules, 'kit-box', 'closing-question']);
+const ofWiring = new Set([...wiringRules, 'kit-box', 'closing-question', 'lead-ends']);
 
 /** One pack of each form that lies differently. */
 const typical = starterShelf.pack.filter((p) =>
