@@ -124,7 +124,7 @@ export {
   type OtherPlace,
   type OtherStands,
 } from './build/closing.ts';
-export { whereItGoes } from './fit/rules/closingQuestion.ts';
+export { oftenThere, whereItGoes } from './fit/rules/closingQuestion.ts';
 export { crossingDoesWords, crossingSheets, type StandingCrossing } from './fit/crossings/matrix.ts';
 export { type Build, newBuild, withoutLog } from './build/build.ts';
 export { type Choice } from './build/choice.ts';

@@ -90,7 +90,7 @@ export const brakesEnough = kitRule(
         buy('wet-pads', phrase`Wet-weather pads and new cables.`, take('wet-pads', 'donor'), { work: 60 }),
       );
     return say.fits(
-      rims ? 'Rim brakes do, up to 25 km/h' : 'Brakes enough as reckoned',
+      rims ? 'Rim brakes do, up to 25 km/h' : 'Brakes strong enough',
       phrase`${way(dry).toFixed(0)} m dry and ${way(wet).toFixed(0)} m wet from ${amount(v, 'speed', 0)}. Proved at the new weight before the road.`,
     );
   },

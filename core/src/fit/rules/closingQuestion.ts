@@ -12,6 +12,17 @@ export function whereItGoes(kit: Kit): string {
   return kit.mid ? 'the bracket shell and the cranks' : 'the seat tube, the stay and the left of the rear hub';
 }
 
+/** What is often there and no survey asks after. */
+const OFTEN: Record<'front' | 'rear' | 'mid' | 'side', string> = {
+  front: 'Mudguard stays, a lamp or lock on the fork, a trailer’s tow arm, a bag’s hook, a magnet on a spoke.',
+  rear: 'Mudguard stays, a trailer’s hitch, foot pegs, a tow bar for a child, training wheels, a magnet on a spoke.',
+  mid: 'A lock bolted to the down tube, a chain guide, a power meter, a bottle cage low down, a dog’s lead.',
+  side: 'A pump peg, a stand’s foot, a lock’s bracket, the stay of a mudguard.',
+};
+
+/** Things often met where a kit goes that no survey asks after. */
+export const oftenThere = (kit: Kit): string => OFTEN[kit.hub?.place ?? (kit.mid ? 'mid' : 'side')];
+
 /** The last question: what else is where the kit goes, in the person's words; judged or struck off before it is ordered. */
 export const closingQuestion = kitRule(
   {

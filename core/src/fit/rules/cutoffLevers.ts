@@ -99,9 +99,12 @@ export const cutoffLevers = kitRule(
         phrase`${capital(dead.not.kitLever ?? '')}; ${dead.not.inLine ?? ''}; ${dead.not.magnet ?? ''}.`,
         ask(
           'lever-with-switch',
-          phrase`Ask the brake’s maker for the same lever with a switch inside, and have the brake bled for it.`,
+          phrase`Ask the brake’s maker for the same lever with a switch inside; one with a hose must be bled afterwards.`,
         ),
-        choose('other-kit', phrase`A kit that cuts by pedalling back, if your rules allow no lever that cuts.`),
+        choose(
+          'other-kit',
+          phrase`A kit without a throttle that stops when you pedal backwards, if your rules allow brakes that do not cut the motor.`,
+        ),
       );
     if (lacking.length > 0) {
       const magnets = lacking.filter((l) => l.by === 'magnet').length;

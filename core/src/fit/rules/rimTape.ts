@@ -56,7 +56,7 @@ export const rimTape = kitRule(
         phrase`Nobody has felt this rim: a burr at one hole cuts the tube, and how wide the tape must be hangs on how the holes stand.`,
         look(
           'feel',
-          phrase`On the day it comes, run a finger round its holes and write it down on the Parts stage, under Unpacking.`,
+          phrase`On the day it comes, run a finger round its holes and enter what you feel on the Drive stage, under “As it came”.`,
         ),
       );
     return say.fits('Tape wide enough', phrase`${amount(tape, 'size')} for ${amount(wanted, 'size')} wanted.`);

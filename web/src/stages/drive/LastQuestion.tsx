@@ -4,6 +4,7 @@ import {
   otherPlaces,
   otherPlaceWords,
   otherStands,
+  oftenThere,
   otherStandsWords,
   usualClosing,
   whereItGoes,
@@ -18,14 +19,6 @@ import { useBuild, useSend } from '../../store/store.ts';
 
 const places = otherPlaces.map((value) => ({ value, label: otherPlaceWords[value] }));
 const standings = otherStands.map((value) => ({ value, label: otherStandsWords[value] }));
-
-/** What is often there and no survey asks after. */
-const OFTEN: Record<'front' | 'rear' | 'mid' | 'side', string> = {
-  front: 'Mudguard stays, a lamp or lock on the fork, a trailer’s tow arm, a bag’s hook, a magnet on a spoke.',
-  rear: 'Mudguard stays, a trailer’s hitch, foot pegs, a tow bar for a child, training wheels, a magnet on a spoke.',
-  mid: 'A lock bolted to the down tube, a chain guide, a power meter, a bottle cage low down, a dog’s lead.',
-  side: 'A pump peg, a stand’s foot, a lock’s bracket, the stay of a mudguard.',
-};
 
 /** The last question for a kit, in the person’s own words: it holds the order until all is judged or struck off. */
 export function LastQuestion({ kit }: { kit: Kit }) {
@@ -46,8 +39,8 @@ export function LastQuestion({ kit }: { kit: Kit }) {
     <section className="card last-question" id="what-else" aria-labelledby="what-else-head">
       <h2 id="what-else-head">What else is there?</h2>
       <p>
-        Before you order, look at {whereItGoes(kit)}, and at the bar.{' '}
-        {OFTEN[kit.hub?.place ?? (kit.mid ? 'mid' : 'side')]} Name whatever the survey did not ask about.
+        Before you order, look at {whereItGoes(kit)}, and at the bar. {oftenThere(kit)} Name whatever the survey did not
+        ask about.
       </p>
       {others.length > 0 ? (
         <ul className="others">
