@@ -61,6 +61,9 @@ export const city: Typed = {
   derailleurCog: '28',
   rearBrake: 'rim',
   frontBrake: 'rim',
+  frameBrakeMount: 'rimAndDisc',
+  forkBrakeMount: 'rimAndDisc',
+  steerer: 'plain28',
   leftLever: 'separate',
   rightLever: 'separate',
   leftPull: 'cable',
@@ -102,6 +105,7 @@ export const city: Typed = {
   rackLimit: '25 kg',
   wheelLimit: '120 kg',
   stand: 'twoLegged',
+  standPlace: 'plate',
   standLimit: '30 kg',
 };
 /** Cable discs at both wheels. */

@@ -1,4 +1,5 @@
 import { newBuild, type Build } from '../src/build/build.ts';
+import type { Taking } from '../src/build/remedy.ts';
 import type { SurveyItemId } from '../src/donor/donor.ts';
 import type { VehicleKind } from '../src/donor/kinds.ts';
 import { judgeAbout, ruleById } from '../src/fit/judge.ts';
@@ -17,6 +18,8 @@ export interface World {
   build: Build;
   kit: Kit;
   pack: Pack;
+  /** Parts of remedies that were taken. */
+  taken?: Taking[];
 }
 
 export interface WorldOf {
@@ -24,6 +27,7 @@ export interface WorldOf {
   kit?: string;
   pack?: string;
   survey?: Typed;
+  taken?: Taking[];
   edit?: (world: World) => void;
 }
 
@@ -44,6 +48,7 @@ export function world({
   kit = 'otter-r250',
   pack = 'kettle-36-13',
   survey = {},
+  taken = [],
   edit,
 }: WorldOf): World {
   const build = newBuild('case', 'Case', '2026-01-01T00:00:00.000Z');
@@ -54,19 +59,20 @@ export function world({
   build.closing[kit] = { others: [], nothingElse: true };
   const [rider] = build.brief.riders;
   if (rider) rider.ageYears = 40;
-  const made: World = { build, kit: kitNamed(kit), pack: packNamed(pack) };
+  const made: World = { build, kit: kitNamed(kit), pack: packNamed(pack), taken };
   edit?.(made);
   return made;
 }
 
 /** The world’s context; its own kit and pack stand in place of the shelf’s. */
-export function contextOf({ build, kit, pack }: World): PlanContext {
+export function contextOf({ build, kit, pack, taken = [] }: World): PlanContext {
   const shelf = {
     ...starterShelf,
     kit: [kit, ...starterShelf.kit.filter((k) => k.id !== kit.id)],
     pack: [pack, ...starterShelf.pack.filter((p) => p.id !== pack.id)],
   };
-  return PlanContext.of(build, shelf, false);
+  const context = PlanContext.of(build, shelf, false);
+  return taken.length === 0 ? context : context.having([{ subject: kit.id, takes: taken }]);
 }
 
 /** What one rule says of a world; null where it does not apply. */

@@ -11,6 +11,8 @@ import {
   eyelets,
   clusterKinds,
   brakeKinds,
+  steerers,
+  standPlaces,
   rotorMounts,
   forkKinds,
   yesNo,
@@ -40,6 +42,7 @@ import {
   formerPacks,
   carrierHolds,
 } from './options.ts';
+import { brakeMounts } from '../parts/smallParts.ts';
 import { hubGearSpeeds } from '../parts/gearParts.ts';
 import { z } from '../reading/zod.ts';
 import { choiceEntry, numberEntry, teethEntry, tyreEntry } from './entry.ts';
@@ -129,6 +132,9 @@ export const surveySchema = z
     // Brakes
     rearBrake: choiceEntry(brakeKinds),
     frontBrake: choiceEntry(brakeKinds),
+    frameBrakeMount: choiceEntry(brakeMounts),
+    forkBrakeMount: choiceEntry(brakeMounts),
+    steerer: choiceEntry(steerers),
     rearRotorMount: choiceEntry(rotorMounts),
     frontRotorMount: choiceEntry(rotorMounts),
     rearRotor: numberEntry,
@@ -206,6 +212,7 @@ export const surveySchema = z
     seatLimit: numberEntry,
     wheelLimit: numberEntry,
     stand: choiceEntry(standKinds),
+    standPlace: choiceEntry(standPlaces),
     standLimit: numberEntry,
   })
   .partial();

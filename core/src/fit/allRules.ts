@@ -109,6 +109,7 @@ import { ringMount } from './rules/ringMount.ts';
 import { road } from './rules/road.ts';
 import { startOfHub, startOfMid } from './rules/startNeed.ts';
 import { wheelLift } from './rules/wheelLift.ts';
+import { wheelSpacing } from './rules/wheelSpacing.ts';
 import { wheelLoad } from './rules/wheelLoad.ts';
 import { wheelSize } from './rules/wheelSize.ts';
 
@@ -183,6 +184,7 @@ export const kitRules: readonly Rule[] = [
   handsPlace,
   loadLimit,
   wheelLoad,
+  wheelSpacing,
   standLoad,
   seatLoad,
   legalPower,

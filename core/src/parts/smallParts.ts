@@ -3,6 +3,9 @@ import { chemistries } from './chemistry.ts';
 import { plugEndSchema } from './leads.ts';
 import { notNegative, partBase, positive } from './partBase.ts';
 
+/** What a fork or frame has for a brake to bolt to. */
+export const brakeMounts = ['rimOnly', 'discOnly', 'rimAndDisc', 'noMount'] as const;
+
 /** A part that stays on the vehicle: an arm, a spacer, a brake, a stand. */
 export const fittingSchema = z.object({
   ...partBase,
@@ -21,8 +24,13 @@ export const fittingSchema = z.object({
       /** How far a caliper reaches inside the rotor's plane. */
       caliperReachM: positive.max(0.05),
       rotorSeat: z.enum(['sixBolt', 'splined']),
-      /** A rigid steel fork with open slots: between its tips, slot and tip. */
-      fork: z.object({ spacingM: positive.max(0.2), slotM: positive.max(0.03), tipM: positive.max(0.03) }),
+      /** A rigid steel fork with open slots: between its tips, slot and tip, and what a brake bolts to. */
+      fork: z.object({
+        spacingM: positive.max(0.2),
+        slotM: positive.max(0.03),
+        tipM: positive.max(0.03),
+        mount: z.enum(brakeMounts).optional(),
+      }),
       /** Largest cog of a derailleur; or how many teeth more one clears. */
       largestCog: z.int().min(20).max(60),
       moreTeeth: z.int().min(1).max(20),

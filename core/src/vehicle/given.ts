@@ -9,7 +9,7 @@ type Given = { [K in SurveyItemId]?: NonNullable<Survey[K]>['value'] | null };
 type Gives = NonNullable<Fitting['gives']>;
 
 /** What a fork brings: its ends by its data, and what only shows with it in hand unknown. */
-const forkItems = ({ spacingM, slotM, tipM }: NonNullable<Gives['fork']>): Given => ({
+const forkItems = ({ spacingM, slotM, tipM, mount }: NonNullable<Gives['fork']>): Given => ({
   forkMaterial: 'steel',
   forkKind: 'rigid',
   forkTravel: 0,
@@ -20,6 +20,7 @@ const forkItems = ({ spacingM, slotM, tipM }: NonNullable<Gives['fork']>): Given
   frontSlotDepth: null,
   frontDropoutThickness: tipM,
   frontEyelets: 'one',
+  forkBrakeMount: mount ?? null,
 });
 
 /** What bears a load, by where it goes. */

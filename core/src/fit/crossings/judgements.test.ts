@@ -1,5 +1,6 @@
 import { expect } from 'chai';
 import judgementRows from '@sprocket/catalogue/crossings/judgements.json' with { type: 'json' };
+import type { Taking } from '../../build/remedy.ts';
 import { starterShelf } from '../../parts/shelf/starterShelf.ts';
 import { surveyItem } from '../../donor/survey.ts';
 import { phraseText } from '../../quantity/format.ts';
@@ -36,7 +37,19 @@ const where: Record<keyof typeof judgementRows, WorldOf> = {
   'rim-surface-front': {},
   'shell-air': { kind: 'velomobile' },
   'shell-hands': { kind: 'velomobile' },
+  'mount-front-rim': taking('front-brake', 'front brake'),
+  'mount-front-disc': taking('disc-brake', 'front brake'),
+  'mount-rear-rim': taking('front-brake', 'rear brake'),
+  'mount-rear-disc': taking('disc-brake', 'rear brake'),
+  'fork-steerer': taking('steel-fork', 'fork'),
+  'rack-eyelets': taking('rear-rack', 'rack'),
+  'stand-place': taking('twin-stand', 'stand'),
+  'tensioner-hanger': taking('chain-tensioner', 'chain'),
 };
+
+function taking(part: string, place: Taking['place']): WorldOf {
+  return { taken: [{ part, count: 1, place }] };
+}
 
 function at(place: 'seatTube' | 'behindSeatTube'): (made: World) => void {
   return ({ build, pack }) => {

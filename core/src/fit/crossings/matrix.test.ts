@@ -50,6 +50,80 @@ describe('the matrix of crossings', () => {
     expect(unnamed.map((r) => r.id)).to.deep.equal([]);
   });
 
+  it('knows every fitting that a remedy can put on: as a part of its own, or as hardware of what it holds', () => {
+    // Hardware of a kit, battery or lead: what it meets is judged where that part goes on.
+    const hardware = [
+      'torque-arm',
+      'torque-arm-16',
+      'arm-clamp',
+      'axle-washers',
+      'axle-washers-16',
+      'thin-washer',
+      'c-spacer',
+      'bracket-spacers',
+      'bracket-spacer',
+      'lock-ring',
+      'shell-sleeve',
+      'bore-adapter',
+      'reaction-arm',
+      'motor-strut',
+      'tube-spacer',
+      'skid-plate',
+      'valve-sleeve',
+      'extension-lead',
+      'disconnect-pair',
+      'plug-seals',
+      'grommets',
+      'splice',
+      'converter',
+      'diodes',
+      'cable-liner',
+      'cable-clips',
+      'trailer-lead',
+      'controller-bag',
+      'tube-clamps',
+      'pack-strap',
+      'rivet-nuts',
+      'rail-blocks',
+      'rail-packing',
+      'frame-bag',
+      'sprocket-shims',
+      'seat-bracket',
+    ];
+    const named = actors.flatMap((a) => a.parts ?? []);
+    expect(named.length).to.equal(new Set(named).size);
+    expect([...named, ...hardware].sort()).to.include.members(starterShelf.fitting.map((f) => f.id));
+    expect(hardware.filter((id) => named.includes(id))).to.deep.equal([]);
+    for (const actor of actors) expect(actor.of === 'remedy', actor.id).to.equal(actor.parts !== undefined);
+  });
+
+  it('asks what a part bought would bolt to, and finds a donor that has nothing for it', () => {
+    const brake = { part: 'disc-brake', count: 1, place: 'front brake' } as const;
+    const taking = (survey: World['build']['donor']['survey'] | object, ...taken: NonNullable<World['taken']>): World =>
+      world({ survey: survey as never, taken });
+    expect(judged('mount-front-disc', taking({}))).to.equal(null);
+    expect(judged('mount-front-disc', taking({ forkBrakeMount: '' }, brake))?.verdict).to.equal('measure');
+    expect(judged('mount-front-disc', taking({ forkBrakeMount: 'rimOnly' }, brake))?.verdict).to.equal('rework');
+    expect(judged('mount-rear-disc', taking({}, brake))).to.equal(null);
+    expect(actorsIn(contextOf(taking({}, brake))).map((a) => a.id)).to.include('newBrake');
+    // A fork brings its own mounts: the old disc brake does not go on one with bosses alone.
+    const fork = { part: 'steel-fork', count: 1, place: 'fork' } as const;
+    expect(judged('mount-front-rim', taking({ forkBrakeMount: '' }, fork))?.verdict).to.equal('fits');
+    expect(judged('mount-front-disc', taking({ frontBrake: 'discCable' }, fork))?.verdict).to.equal('rework');
+    const discFork = { part: 'disc-fork', count: 1, place: 'fork' } as const;
+    expect(judged('mount-front-disc', taking({}, discFork))).to.equal(null);
+    // Brakes sold as a pair want both ends.
+    const pair = { part: 'brake-pair', count: 1, place: 'donor' } as const;
+    for (const end of ['front', 'rear']) expect(judged(`mount-${end}-rim`, taking({}, pair))?.verdict).to.equal('fits');
+    const wheel = { part: 'plain-rear-wheel', count: 1, place: 'rear wheel' } as const;
+    const spacing = (survey: object): string | undefined => judged('wheel-spacing', taking(survey, wheel))?.verdict;
+    expect(judged('wheel-spacing', taking({}))).to.equal(null);
+    expect(spacing({ rearDropoutSpacing: '' })).to.equal('measure');
+    expect(spacing({ rearAxleHolding: '' })).to.equal('measure');
+    expect(spacing({ rearAxleHolding: 'throughAxle' })).to.equal('rework');
+    expect(spacing({})).to.equal('fits');
+  });
+
   /** Silent for a reason: what else was looked at settles it, or it is far from mattering. */
   const settled: Record<string, string> = {
     'cutOffs . leftSensorRoom': 'the kit’s own lever takes its place; where a magnet is wanted it is asked',

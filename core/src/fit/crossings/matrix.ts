@@ -47,7 +47,9 @@ const ids = z.array(z.string().min(1)).min(1);
 /** What a kind of part does to each thing, judged by which rules; and what it leaves alone, and why. */
 export const actorSchema = z.strictObject({
   words: z.string().min(1).max(80),
-  of: z.enum(['kit', 'pack']),
+  of: z.enum(['kit', 'pack', 'remedy']),
+  /** Fittings of the shelf that are such a part: of remedies alone. */
+  parts: ids.optional(),
   uses: z.array(z.strictObject({ does: z.array(z.enum(crossingDoes)).min(1), things: ids, by: ids })).min(1),
   apart: z.array(z.strictObject({ things: ids, why: z.string().min(1).max(200) })),
 });
@@ -81,7 +83,7 @@ export function thingExists(thing: Thing, { build }: Pick<PlanContext, 'build'>)
   return thing.items.length === 0 || thing.items.some((id) => itemExists(surveyItem(id), build.donor));
 }
 
-/** Kinds of part that are in question: the kit's own, what comes with it, the battery in its place, other gears. */
+/** Kinds of part that are in question: the kit's own, what comes with it, the battery in its place, other gears, what was bought to mend. */
 export function actorsIn(context: PlanContext): Actor[] {
   const { kit, pack, chosen } = context;
   const place = pack ? context.packPlace : null;
@@ -104,7 +106,8 @@ export function actorsIn(context: PlanContext): Actor[] {
     cluster: chosen.cluster !== null,
     newHubGear: chosen.hubGear !== null,
   };
-  return actors.filter((actor) => there[actor.id] === true);
+  const bought = new Set(context.taken.map(({ part }) => part));
+  return actors.filter((actor) => there[actor.id] === true || actor.parts?.some((part) => bought.has(part)));
 }
 
 /** How a pair stands on this build: the worst that its rules say; null where none of them applies. */
