@@ -8,7 +8,8 @@ import { itemsFor, surveyItem } from '../donor/survey.ts';
 import { starterShelf } from '../parts/shelf/starterShelf.ts';
 import type { Verdict } from '../verdict.ts';
 import { flatRoute } from '../ride/route.ts';
-import { PlanContext } from '../vehicle/context.ts';
+import type { Taking } from '../build/remedy.ts';
+import { PlanContext, type TakenFix } from '../vehicle/context.ts';
 import { kitRules, packRules } from './allRules.ts';
 import { packCrossings } from './crossings/judgements.ts';
 import { wiringRules } from '../../test/wiringRules.ts';
@@ -110,6 +111,24 @@ function worlds(): Build[] {
 /** What hangs on choices of wiring, on a pack's plug or on what was set: held by kind and by the thresholds. */
 const ofWiring = new Set([...wiringRules, 'kit-box', 'closing-question', 'lead-ends']);
 
+/** Parts that a remedy brings, each where it goes: what they bolt to is asked only then. */
+const bought: readonly Taking[] = [
+  { part: 'front-brake', place: 'front brake', count: 1 },
+  { part: 'front-brake', place: 'rear brake', count: 1 },
+  { part: 'disc-brake', place: 'front brake', count: 1 },
+  { part: 'disc-brake', place: 'rear brake', count: 1 },
+  { part: 'rear-rack', place: 'rack', count: 1 },
+  { part: 'twin-stand', place: 'stand', count: 1 },
+  { part: 'chain-tensioner', place: 'chain', count: 1 },
+  { part: 'plain-rear-wheel', place: 'rear wheel', count: 1 },
+];
+const asksOfBought = (rule: string): boolean => rule.startsWith('mount-') || ofBought.includes(rule);
+const ofBought = ['fork-steerer', 'rack-eyelets', 'stand-place', 'tensioner-hanger', 'wheel-spacing'];
+/** With them taken; a fork, which brings what a brake bolts to, for its own rule. */
+const takenFor = (rule: string): readonly TakenFix[] => [
+  { subject: 'donor', takes: rule === 'fork-steerer' ? [{ part: 'steel-fork', place: 'fork', count: 1 }] : bought },
+];
+
 /** One pack of each form that lies differently. */
 const typical = starterShelf.pack.filter((p) =>
   ['kettle-36-13', 'slab-52-20', 'loaf-36-17', 'loaf-48-15', 'ballast-36-18-pb'].includes(p.id),
@@ -145,10 +164,13 @@ describe('every rule is reached', () => {
       for (const rule of kitRules) {
         if (enough(rule.id) || ofWiring.has(rule.id)) continue;
         for (const kit of starterShelf.kit) {
-          for (const c of contexts) note(rule.id, rule.judge(c.with(kit, null))?.verdict);
+          const judge = (c: PlanContext): void => {
+            const here = asksOfBought(rule.id) ? c.having(takenFor(rule.id)) : c;
+            note(rule.id, rule.judge(here.with(kit, null))?.verdict);
+          };
+          for (const c of contexts) judge(c);
           if (enough(rule.id)) continue;
-          for (const id of rule.uses)
-            for (const c of variants(id)) note(rule.id, rule.judge(c.with(kit, null))?.verdict);
+          for (const id of rule.uses) for (const c of variants(id)) judge(c);
         }
       }
       // Where a pack lies hangs on the vehicle, not on its brakes and gears.

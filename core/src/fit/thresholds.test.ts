@@ -1902,6 +1902,7 @@ describe('every threshold, just below and just above', () => {
       'hanger',
       'hub-gear-school',
       'kit-box',
+      'wheel-spacing',
       'kit-source',
       'legal-duties',
       'legal-throttle',

@@ -88,7 +88,8 @@ describe('one build described in other words', () => {
     const disc = build('otter-r500', { frontBrake: 'discCable', frontRotor: '160 mm' }, (b) => {
       b.choice.assistLimitMs = 9;
     });
-    const but = ['mass', 'range', 'topSpeed', 'climb', 'startGrade', 'range-need'];
+    // What the disc bolts to is asked of the one that has yet to be bolted on.
+    const but = ['mass', 'range', 'topSpeed', 'climb', 'startGrade', 'range-need', 'mount-front-disc'];
     expect(told(rims, but)).to.deep.equal(told(disc, but));
   });
 
