@@ -108,10 +108,12 @@ export {
   type Trailer,
   hitches,
   hitchWords,
-  seatsFor,
+  postureOn,
+  seats,
   seatWords,
   trailerBrakes,
 } from './build/brief.ts';
+export { seatRoom } from './build/seatRoom.ts';
 export { type Arrival } from './build/arrivals.ts';
 export {
   MOST_OTHERS,

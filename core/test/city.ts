@@ -106,6 +106,8 @@ export const city: Typed = {
   wheelLimit: '120 kg',
   stand: 'twoLegged',
   standPlace: 'plate',
+  passengerPlaces: '2',
+  passengerLimit: '100 kg',
   standLimit: '30 kg',
 };
 /** Cable discs at both wheels. */

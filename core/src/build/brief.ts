@@ -1,4 +1,4 @@
-import { kindTraits, type VehicleKind } from '../donor/kinds.ts';
+import { kindTraits, postures, type Posture, type VehicleKind } from '../donor/kinds.ts';
 import { z } from '../reading/zod.ts';
 import { tyreSizeSchema } from './choice.ts';
 
@@ -16,7 +16,6 @@ export const purposeWords: Record<(typeof purposes)[number], string> = {
 };
 export const efforts = ['none', 'easy', 'steady', 'brisk', 'hard'] as const;
 export type Effort = (typeof efforts)[number];
-const postures = ['tucked', 'handsHigh', 'flatBar', 'upright', 'tandem', 'recumbentTrike', 'uprightTrike'] as const;
 export const surfaces = [
   'asphalt',
   'chipSeal',
@@ -183,7 +182,7 @@ export const briefSchema = z.object({
   aboard: z
     .array(aboardSchema)
     .min(1)
-    .max(4)
+    .max(8)
     .refine((all) => all[0]?.seat === 'main' && all.filter((a) => a.seat === 'main').length === 1, {
       error: 'whoever steers comes first, and nobody else steers',
     })
@@ -194,7 +193,8 @@ export const briefSchema = z.object({
     .nullable()
     .default(null),
   cargoKg: z.number().min(0).max(300),
-  posture: z.enum(postures),
+  /** How the rider sits; null: as this kind of vehicle is ridden. */
+  posture: z.enum(postures).nullable(),
   panniers: z.boolean(),
   /** What is towed; null for nothing. */
   trailer: trailerSchema.nullable(),
@@ -239,7 +239,7 @@ export const usualBrief = (): Brief => ({
   aboard: [{ rider: 0, seat: 'main', pedals: true }],
   assist: null,
   cargoKg: 5,
-  posture: 'upright',
+  posture: null,
   panniers: false,
   trailer: null,
   rangeWantedM: 30_000,
@@ -263,6 +263,9 @@ export function ridingNow(brief: Brief): Rider {
   if (!rider) throw new RangeError('a brief needs a rider');
   return rider;
 }
+
+/** How the rider sits: as the brief says, else as the kind of vehicle is ridden. */
+export const postureOn = ({ posture }: Brief, kind: VehicleKind): Posture => posture ?? kindTraits[kind].posture;
 
 /** Seats a kind of vehicle can have. */
 export function seatsFor(kind: VehicleKind): Seat[] {

@@ -1,3 +1,15 @@
+/** How riders sit, by what of them stands in the wind. */
+export const postures = [
+  'tucked',
+  'handsHigh',
+  'flatBar',
+  'upright',
+  'tandem',
+  'recumbentTrike',
+  'uprightTrike',
+] as const;
+export type Posture = (typeof postures)[number];
+
 /** What sets one kind of vehicle apart from another, as far as survey, drawing and rules care. */
 export const vehicleKinds = [
   'diamond',
@@ -36,6 +48,10 @@ interface KindTraits {
   seat: 'saddle' | 'seat';
   /** Cranks ahead of the rider on a boom, with a long chain. */
   boom: boolean;
+  /** How it is ridden, unless the person says otherwise. */
+  posture: Posture;
+  /** Places in its box, on its bench or its deck, where nobody has counted. */
+  places: number;
   /** Rider and drive inside a shell: little air, and hands reach nothing from outside. */
   shell: boolean;
 }
@@ -51,6 +67,8 @@ const bike: KindTraits = {
   seat: 'saddle',
   boom: false,
   shell: false,
+  posture: 'upright',
+  places: 0,
 };
 
 export const kindTraits: Record<VehicleKind, KindTraits> = {
@@ -60,20 +78,49 @@ export const kindTraits: Record<VehicleKind, KindTraits> = {
   folding: { ...bike, words: 'Folding bike', hinge: true },
   fullSuspension: { ...bike, words: 'Full suspension', triangle: true, rearShock: true },
   fat: { ...bike, words: 'Fat bike', triangle: true },
-  tandem: { ...bike, words: 'Tandem', triangle: true, twoCranks: true },
-  longtail: { ...bike, words: 'Longtail cargo bike', triangle: true },
-  boxBike: { ...bike, words: 'Box bike, two wheels', box: true },
-  recumbent: { ...bike, words: 'Recumbent, two wheels', seat: 'seat', boom: true },
-  deltaTrike: { ...bike, words: 'Upright trike, two wheels behind', paired: 'rear', box: true },
-  tadpoleTrike: { ...bike, words: 'Recumbent trike, two wheels in front', paired: 'front', seat: 'seat', boom: true },
-  boxTrike: { ...bike, words: 'Box trike, two wheels in front', paired: 'front', box: true },
-  recumbentDelta: { ...bike, words: 'Recumbent trike, two wheels behind', paired: 'rear', seat: 'seat', boom: true },
+  tandem: { ...bike, words: 'Tandem', triangle: true, twoCranks: true, posture: 'tandem' },
+  longtail: { ...bike, words: 'Longtail cargo bike', triangle: true, places: 2 },
+  boxBike: { ...bike, words: 'Box bike, two wheels', box: true, places: 2 },
+  recumbent: { ...bike, words: 'Recumbent, two wheels', seat: 'seat', boom: true, posture: 'tucked' },
+  deltaTrike: {
+    ...bike,
+    words: 'Upright trike, two wheels behind',
+    paired: 'rear',
+    box: true,
+    posture: 'uprightTrike',
+    places: 2,
+  },
+  tadpoleTrike: {
+    ...bike,
+    words: 'Recumbent trike, two wheels in front',
+    paired: 'front',
+    seat: 'seat',
+    boom: true,
+    posture: 'recumbentTrike',
+  },
+  boxTrike: {
+    ...bike,
+    words: 'Box trike, two wheels in front',
+    paired: 'front',
+    box: true,
+    posture: 'uprightTrike',
+    places: 4,
+  },
+  recumbentDelta: {
+    ...bike,
+    words: 'Recumbent trike, two wheels behind',
+    paired: 'rear',
+    seat: 'seat',
+    boom: true,
+    posture: 'recumbentTrike',
+  },
   tandemTrike: {
     ...bike,
     words: 'Tandem trike, two wheels behind',
     triangle: true,
     paired: 'rear',
     twoCranks: true,
+    posture: 'tandem',
   },
   velomobile: {
     ...bike,
@@ -82,6 +129,7 @@ export const kindTraits: Record<VehicleKind, KindTraits> = {
     seat: 'seat',
     boom: true,
     shell: true,
+    posture: 'recumbentTrike',
   },
   homeBuilt: { ...bike, words: 'Home-built, drawn by its corners' },
 };

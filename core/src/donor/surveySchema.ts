@@ -210,6 +210,8 @@ export const surveySchema = z
     clampSpan: numberEntry,
     leftSprocketLine: numberEntry,
     seatLimit: numberEntry,
+    passengerPlaces: numberEntry,
+    passengerLimit: numberEntry,
     wheelLimit: numberEntry,
     stand: choiceEntry(standKinds),
     standPlace: choiceEntry(standPlaces),

@@ -62,6 +62,7 @@ import { cadenceSensor } from './rules/cadenceSensor.ts';
 import { lampVolts } from './rules/lampVolts.ts';
 import { meterReadings } from './rules/meterReadings.ts';
 import { packsJoined } from './rules/packsJoined.ts';
+import { legs } from './rules/legs.ts';
 import { legalDuties } from './rules/legalDuties.ts';
 import { legalPower } from './rules/legalPower.ts';
 import { legalSpeed } from './rules/legalSpeed.ts';
@@ -195,6 +196,7 @@ export const kitRules: readonly Rule[] = [
   frontGrip,
   wheelLift,
   throttleSchool,
+  legs,
   purposeFit,
   sideClamps,
   sideLine,

@@ -10,6 +10,7 @@ import { fromVersion9 } from './migrations/version9.ts';
 import { fromVersion10 } from './migrations/version10.ts';
 import { fromVersion11 } from './migrations/version11.ts';
 import { fromVersion12 } from './migrations/version12.ts';
+import { fromVersion13 } from './migrations/version13.ts';
 import { isObject, type Loose } from './migrations/loose.ts';
 
 /** One step up for each older version, the first from version 1. */
@@ -26,6 +27,7 @@ const steps: readonly ((build: Loose) => Loose)[] = [
   fromVersion10,
   fromVersion11,
   fromVersion12,
+  fromVersion13,
 ];
 
 /** Takes a parsed build file of an older version up to today's, a version at a time. Newer fields get their usual values. */

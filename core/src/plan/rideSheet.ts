@@ -13,7 +13,9 @@ import {
   type RideTrace,
 } from '../ride/simulate.ts';
 import type { SpreadJob } from '../ride/spread.ts';
-import { fullDrive, startGrade, steadyLoad } from '../ride/steady.ts';
+import { SURFACE_ROLLING } from '../constants.ts';
+import { steepestSurface } from '../vehicle/reckon.ts';
+import { fromRest, type FromRest } from '../ride/fromRest.ts';
 import type { RideSystem } from '../ride/system.ts';
 import { cableCaution } from '../wiring/cableCaution.ts';
 import { wiringOf } from '../wiring/wiring.ts';
@@ -31,7 +33,7 @@ export interface HillStart {
   /** Slowest speed ridden on it with the run-up the road gives. */
   slowestMs: number;
   walked: boolean;
-  fromRest: 'motor alone' | 'with the legs' | 'not at all';
+  fromRest: FromRest;
 }
 
 /** Everything the ride sheet shows besides the spread. */
@@ -56,19 +58,26 @@ const HILL_LENGTH = 40;
 /** Seed of every spread, so that the same build gives the same answer. */
 const SEED = 20_260;
 
+/** What a spread rides: the system on its road, and what a start on its steepest stretch hangs on. */
+function jobOf(context: PlanContext, system: RideSystem): SpreadJob {
+  const { build, steepest, foothold } = context;
+  return {
+    system,
+    route: build.brief.route ?? flatRoute,
+    brief: { ...build.brief, route: null },
+    seed: SEED,
+    start: { ...foothold, steepest, rolling: SURFACE_ROLLING[steepestSurface(build)] },
+    told: ridesSpread(build),
+  };
+}
+
 /** What a spread rides, without the rest of the sheet: cheap enough for every keystroke. */
 export function rideJob(context: PlanContext): { job: SpreadJob; wantedM: number } | null {
   const { build, kit, pack, asItWillBe } = context;
   if (!kit || !pack || !voltsSuit(kit, pack)) return null;
   const system = systemOf(build, asItWillBe);
   return {
-    job: {
-      system,
-      route: build.brief.route ?? flatRoute,
-      brief: { ...build.brief, route: null },
-      seed: SEED,
-      told: ridesSpread(build),
-    },
+    job: jobOf(context, system),
     wantedM: neededRange(build.brief),
   };
 }
@@ -108,7 +117,7 @@ export function rideSheet(context: PlanContext): RideSheet | null {
       ...(power ? [cableCaution(power, pack)] : []),
     ],
     life: packLife(pack, once.whPerKm, build.brief.temperatureC),
-    job: { system, route, brief: build.brief, seed: SEED, told: ridesSpread(build) },
+    job: jobOf(context, system),
     wantedM,
     turnBackM: turn < 0 ? null : (trace.distanceM[turn] as number),
   };
@@ -116,7 +125,6 @@ export function rideSheet(context: PlanContext): RideSheet | null {
 
 /** Hills of a trace, steepest 30 m first reckoned, with a start from rest on each. */
 function hillStarts(context: PlanContext, system: RideSystem, trace: RideTrace): HillStart[] {
-  const cap = context.startCap.grade;
   const out: HillStart[] = [];
   let from = -1;
   const close = (to: number): void => {
@@ -135,17 +143,13 @@ function hillStarts(context: PlanContext, system: RideSystem, trace: RideTrace):
       walked ||= trace.walked[i] === 1;
     }
     const charge = Math.max(0.05, trace.charge[start] as number);
-    const drive = fullDrive(system, 0, charge, trace.windingC[start]);
-    const load = steadyLoad({ ...system, air: { ...system.air, headwindMs: 0 } }, 0, grade, drive.dragN);
-    // No motor starts where its tyre slips or the front wheel lifts.
-    const alone = Math.min(startGrade(system, charge), cap) >= grade;
     out.push({
       atM,
       lengthM,
       grade,
       slowestMs: slowest,
       walked,
-      fromRest: alone ? 'motor alone' : drive.motorN + drive.riderN > load ? 'with the legs' : 'not at all',
+      fromRest: fromRest(system, grade, context.foothold, charge, trace.windingC[start]),
     });
   };
   trace.grade.forEach((g, i) => {

@@ -149,7 +149,7 @@ export function sizeBackwards(context: PlanContext): Sizing | null {
     if (!p) return { id: k2.id, name: k2.name, price: k2.price, misses: [phrase`no pack of its volts on the shelf`] };
     const system = systemOf(build, context.with(k2, p).asItWillBe);
     const misses: Phrase[] = [];
-    const starts = startGrade(system);
+    const starts = Math.min(startGrade(system), context.with(k2, p).startCap.grade);
     if (starts < steepest) misses.push(phrase`starts on ${amount(starts, 'grade')} of ${amount(steepest, 'grade')}`);
     const holds = steadySpeed(system, steepest, 0.5).speedMs;
     if (steepest > 0.01 && holds < CLIMB_AT_LEAST)

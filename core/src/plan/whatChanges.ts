@@ -1,3 +1,4 @@
+import { postureOn, ridingNow } from '../build/brief.ts';
 import type { Build } from '../build/build.ts';
 import type { Pack } from '../parts/pack.ts';
 import { amount, type Amount } from '../quantity/format.ts';
@@ -42,14 +43,16 @@ export function whatWouldChange(context: PlanContext, figure: FigureId): WhatCha
     i === steers
       ? {
           ...rider,
-          effort: rider.effort === 'none' ? ('easy' as const) : rider.effort,
-          factor: rider.effort === 'none' ? rider.factor : rider.factor * 1.3,
+          factor: rider.factor * 1.3,
         }
       : rider,
   );
   const trials: Trial[] = [
     { text: '10 kg less', build: { ...build, brief: { ...brief, riders } } },
-    { text: 'the rider gives a third more', build: { ...build, brief: { ...brief, riders: harder } } },
+    // Who has no legs to give is never told to give more.
+    ...(ridingNow(brief).effort === 'none'
+      ? []
+      : [{ text: 'the rider gives a third more', build: { ...build, brief: { ...brief, riders: harder } } }]),
     { text: 'cruising 3 km/h slower', build: { ...build, brief: { ...brief, cruiseMs: brief.cruiseMs - 3 / 3.6 } } },
     { text: 'at freezing point', build: { ...build, brief: { ...brief, temperatureC: 0 } } },
     {
@@ -61,7 +64,7 @@ export function whatWouldChange(context: PlanContext, figure: FigureId): WhatCha
       pack: { ...pack, parallel: pack.parallel + 1, massKg: pack.massKg * (1 + 0.8 / pack.parallel) },
     },
     ...(kit.mid ? [{ text: `a ring of ${gearing.ring - 6} teeth`, ring: gearing.ring - 6 }] : []),
-    ...(brief.posture === 'upright'
+    ...(postureOn(brief, build.donor.kind) === 'upright'
       ? [{ text: 'leaning on a flat bar', build: { ...build, brief: { ...brief, posture: 'flatBar' as const } } }]
       : []),
   ];

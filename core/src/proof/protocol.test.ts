@@ -207,6 +207,7 @@ describe('what is foretold', () => {
       const told = drawnRides(f, 200, 5);
       const brief = f.context.build.brief;
       const job = {
+        start: { steepest: 0, rolling: 0, capGrade: 1, driven: 'rear' as const },
         system: f.on.system,
         route: brief.route ?? flatRoute,
         brief: { ...brief, route: null },

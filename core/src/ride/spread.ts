@@ -2,6 +2,7 @@ import { uniformFloat64 } from 'pure-rand/distribution/uniformFloat64';
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 import type { Brief, Route } from '../build/brief.ts';
 import { SPREAD } from '../constants.ts';
+import { fromRest, type Foothold } from './fromRest.ts';
 import { routeSegments } from './route.ts';
 import { cutRoute, simulate, type RouteSteps } from './simulate.ts';
 import type { RideSystem } from './system.ts';
@@ -73,6 +74,8 @@ export interface SpreadJob {
   route: Route;
   brief: Brief;
   seed: number;
+  /** The road's steepest stretch, rise over run, what its surface adds to Crr, and what a start there hangs on. */
+  start: Foothold & { steepest: number; rolling: number };
   /** After rides: what they leave open. Absent: what every plan supposes. */
   told?: RidesSpread | undefined;
 }
@@ -85,6 +88,8 @@ export interface DrawResult {
   timeS: number;
   hottestC: number;
   walked: boolean;
+  /** Whether it sets off from rest on the road's steepest stretch, by motor and legs. */
+  setsOff: boolean;
   draw: Draw;
 }
 
@@ -108,7 +113,10 @@ export function drawOf(seed: number, index: number): Draw {
 const held = (z: number): number => Math.max(-3, Math.min(3, z));
 
 /** Vehicle and road as a draw has them. */
-export function drawnRide(job: Omit<SpreadJob, 'seed'>, draw: Draw): { system: RideSystem; road: RouteSteps } {
+export function drawnRide(
+  job: Omit<SpreadJob, 'seed' | 'start'>,
+  draw: Draw,
+): { system: RideSystem; road: RouteSteps } {
   const { system, route, brief } = job;
   const { vehicle, rider, pack, air } = system;
   const [drag, rolling, legs, health] = toldFactors(draw, job.told);
@@ -135,6 +143,13 @@ export function drawnRide(job: Omit<SpreadJob, 'seed'>, draw: Draw): { system: R
   return { system: drawn, road };
 }
 
+/** Whether a system sets off on the steepest stretch, by motor and legs. */
+function setsOff(system: RideSystem, { steepest, rolling, ...foothold }: SpreadJob['start']): boolean {
+  const { vehicle } = system;
+  const hill = { ...system, vehicle: { ...vehicle, crr: vehicle.crr + rolling } };
+  return fromRest(hill, steepest, foothold) !== 'not at all';
+}
+
 /** One drawn ride: the road to empty, with one pass of it told apart. */
 export function rideDraw(job: SpreadJob, draw: Draw): DrawResult {
   const { system, road } = drawnRide(job, draw);
@@ -145,6 +160,7 @@ export function rideDraw(job: SpreadJob, draw: Draw): DrawResult {
     timeS: whole.pass.timeS,
     hottestC: whole.maxWindingC,
     walked: whole.pass.walkSteps > 0,
+    setsOff: setsOff(system, job.start),
     draw,
   };
 }
@@ -170,8 +186,10 @@ export interface Spread {
   energyWh: Band3;
   timeS: Band3;
   hottestC: Band3;
-  /** Share of rides that reach the wanted range with its reserve. */
+  /** Share of rides that reach the wanted range with its reserve, and set off on every hill on the way. */
   chance: number;
+  /** Share of rides that do not set off on the steepest stretch: none of them arrives. */
+  stuck: number;
   /** Share of rides with a walked stretch. */
   walks: number;
   /** Share of the range's variance that each input causes, largest first; they add up to 1. */
@@ -222,7 +240,8 @@ export function summariseDraws(results: readonly DrawResult[], wantedM: number):
     energyWh: band(results.map((r) => r.energyWh)),
     timeS: band(results.map((r) => r.timeS)),
     hottestC: band(results.map((r) => r.hottestC)),
-    chance: results.filter((r) => r.rangeM >= wantedM).length / Math.max(1, results.length),
+    chance: results.filter((r) => r.setsOff && r.rangeM >= wantedM).length / Math.max(1, results.length),
+    stuck: results.filter((r) => !r.setsOff).length / Math.max(1, results.length),
     walks: results.filter((r) => r.walked).length / Math.max(1, results.length),
     causes: spreadInputs
       .map((input, i) => ({ input, share: total > 0 ? (squares[i] as number) / total : 0 }))

@@ -10,6 +10,7 @@ import type { Kit } from '../parts/kit.ts';
 import type { LegalClass } from '../parts/law.ts';
 import type { Pack, PackPlace } from '../parts/pack.ts';
 import { partById, type Shelf } from '../parts/part.ts';
+import { fromRest, type Foothold, type FromRest } from '../ride/fromRest.ts';
 import type { RouteSteps } from '../ride/simulate.ts';
 import { axleLoads, towed, type Added, type AxleLoads } from '../safety/axleLoads.ts';
 import { steadySpeed } from '../ride/steady.ts';
@@ -371,6 +372,17 @@ export class PlanContext {
   get start(): Start | null {
     const { reckoning: r, startCap: cap } = this;
     return r && (r.startGrade <= cap.grade ? { grade: r.startGrade, limit: 'the motor' } : cap);
+  }
+
+  /** What of tyre and balance a start hangs on. */
+  get foothold(): Foothold {
+    return { capGrade: this.startCap.grade, driven: this.kit?.hub?.place ?? 'rear' };
+  }
+
+  /** How a start from rest on the road's steepest stretch goes, by motor and legs; null where nothing is reckoned. */
+  get fromRest(): FromRest | null {
+    const { reckoning: r } = this;
+    return r && fromRest(r.hill, r.steepest, this.foothold);
   }
 
   /** The first-order band of the range; null where nothing can be ridden. */

@@ -1,9 +1,9 @@
-import { peopleAboard, ridingNow } from '../build/brief.ts';
+import { peopleAboard, postureOn, ridingNow } from '../build/brief.ts';
 import type { Build } from '../build/build.ts';
+import { legsOf } from '../build/legs.ts';
 import {
   DRAG_AREA,
   DRAG_AREA_PANNIERS,
-  EFFORT_WATTS,
   ROTATING_MASS_FURTHER_WHEEL,
   ROTATING_MASS_TWO_WHEELS,
   SMALL_WHEEL_ROLLING,
@@ -40,7 +40,9 @@ export function dragArea(build: Build): number {
   const { brief } = build;
   const apart = peopleAboard(brief).filter((p) => p.seat !== 'main' && p.seat !== 'second' && p.seat !== 'box').length;
   return (
-    (DRAG_AREA[brief.posture] + ((brief.panniers ? 1 : 0) + apart) * DRAG_AREA_PANNIERS + (brief.trailer?.cdaM2 ?? 0)) *
+    (DRAG_AREA[postureOn(brief, build.donor.kind)] +
+      ((brief.panniers ? 1 : 0) + apart) * DRAG_AREA_PANNIERS +
+      (brief.trailer?.cdaM2 ?? 0)) *
     (build.tuned.dragArea?.times ?? 1) *
     toldBy(build, 'cdaM2')
   );
@@ -63,13 +65,7 @@ function rollingOf(build: Build, vehicle: Vehicle): number {
 /** Watts at the pedals of everybody who drives it, with the throttle or without. */
 export function legsW(build: Build, kit: Kit): number {
   if (build.choice.usesThrottle && kit.throttle) return 0;
-  return (
-    toldBy(build, 'riderPowerW') *
-    peopleAboard(build.brief).reduce(
-      (sum, { rider, pedals }) => sum + (pedals ? EFFORT_WATTS[rider.effort] * rider.factor : 0),
-      0,
-    )
-  );
+  return toldBy(build, 'riderPowerW') * legsOf(build.brief);
 }
 
 /**

@@ -103,7 +103,10 @@ function FigureRow({ figure, delta, onOpen }: { figure: Figure; delta: string | 
       <span className="tally-note">
         <Say words={figure.note} />
         {figure.id === 'range' && figure.value && spread ? (
-          <>; met {Math.round(spread.chance * 100)} times in 100</>
+          <>
+            ; met {Math.round(spread.chance * 100)} times in 100
+            {spread.stuck > 0.005 ? `, ${Math.round(spread.stuck * 100)} stay on the steepest stretch` : null}
+          </>
         ) : null}
       </span>
     </button>

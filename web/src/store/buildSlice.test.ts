@@ -31,7 +31,7 @@ describe('edits of the brief', () => {
 
   it('seats people: who steers gives the saddle up, nobody sits twice, and somebody always steers', () => {
     const add = (name: string) => buildActions.riderAdded(edit({ ...usualRider(), name }));
-    const sit = (rider: number, seat: 'main' | 'second' | 'childBehind' | null, pedals = true) =>
+    const sit = (rider: number, seat: 'main' | 'second' | 'box' | null, pedals = true) =>
       buildActions.riderSeated(edit({ rider, seat, pedals }));
     const aboard = (...actions: Parameters<typeof after>) =>
       after(...actions).brief.aboard.map((a) => [a.rider, a.seat]);
@@ -47,13 +47,27 @@ describe('edits of the brief', () => {
       [0, 'second'],
     ]);
     expect(aboard(...three, sit(2, 'main'))).to.deep.equal([[2, 'main']]);
-    expect(aboard(...three, sit(1, 'second'), sit(2, 'second'))).to.deep.equal([
+    // Nobody else is put off: a seat too full for them is a finding.
+    expect(aboard(...three, sit(1, 'box'), sit(2, 'box'))).to.deep.equal([
       [0, 'main'],
-      [2, 'second'],
+      [1, 'box'],
+      [2, 'box'],
     ]);
+    const five = [add('B'), add('C'), add('D'), add('E')];
+    expect(aboard(...five, ...[1, 2, 3, 4].map((r) => sit(r, 'box'))).length).to.equal(5);
     expect(aboard(...three, sit(1, 'second'), sit(1, null))).to.deep.equal([[0, 'main']]);
     // Whoever steers gets off the list: the next moves to the saddle, and the others keep who they are.
     expect(aboard(...three, sit(2, 'second'), buildActions.riderRemoved(edit(0)))).to.deep.equal([[1, 'main']]);
+    // No child out of the box while somebody else could steer; and where all sit, the heaviest.
+    const child = (index: number) => buildActions.riderEdited(edit({ index, change: { massKg: 16 } }));
+    expect(aboard(...three, child(1), sit(1, 'box'), buildActions.riderRemoved(edit(0)))).to.deep.equal([
+      [1, 'main'],
+      [0, 'box'],
+    ]);
+    expect(aboard(...three, child(1), sit(1, 'box'), sit(2, 'box'), buildActions.riderRemoved(edit(0)))).to.deep.equal([
+      [1, 'main'],
+      [0, 'box'],
+    ]);
     expect(aboard(...three, sit(2, 'second'), buildActions.riderRemoved(edit(1)))).to.deep.equal([
       [0, 'main'],
       [1, 'second'],

@@ -1,3 +1,4 @@
+import { legsOf } from '../../build/legs.ts';
 import { kitPeakTorque } from '../../drive/kitTorque.ts';
 import { GRAVITY } from '../../constants.ts';
 import { tyreRadius } from '../../quantity/tyre.ts';
@@ -22,6 +23,7 @@ export const frontGrip = kitRule(
     const { geometry, steepest } = context;
     if (kit.hub?.place !== 'front') return null;
     const loads = context.axleLoads;
+    const noLegs = legsOf(context.build.brief) === 0;
     say.need('wheelbase');
     say.look('rearWheelShare');
     const angle = Math.atan(steepest);
@@ -42,7 +44,7 @@ export const frontGrip = kitRule(
       return say.rework(
         'The front wheel spins on the steep and wet',
         phrase`On ${amount(steepest, 'grade')} ${amount(grip, 'force')} of grip is left for ${amount(pull, 'force')} of pull.`,
-        set('gentle', phrase`Start gently and help with the legs there.`),
+        ...(noLegs ? [] : [set('gentle', phrase`Start gently and help with the legs there.`)]),
         choose('load-in-front', phrase`Carry load in front.`),
         choose('rear-drive', phrase`Drive the rear wheel.`),
       );

@@ -1,3 +1,4 @@
+import { legsOf } from '../../build/legs.ts';
 import { legalClass } from '../../parts/law.ts';
 import { phrase } from '../../quantity/format.ts';
 import { ruleFigure } from '../rule.ts';
@@ -26,7 +27,10 @@ export const legalThrottle = kitRule(
       return say.rework(
         'Throttle outside its class',
         phrase`“${law.name}” allows a throttle for walking help only.`,
-        set('no-throttle', phrase`Leave the throttle off.`, { work: 10, sets: { usesThrottle: false } }),
+        // Whoever has no legs would stand still without it.
+        ...(legsOf(build.brief) > 0
+          ? [set('no-throttle', phrase`Leave the throttle off.`, { work: 10, sets: { usesThrottle: false } })]
+          : []),
         set('walking', phrase`Tie the throttle to 6 km/h.`, { work: 10 }),
       );
     return say.fits(

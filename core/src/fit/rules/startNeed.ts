@@ -32,12 +32,30 @@ function startNeed(id: string, group: RuleGroup, mid: boolean): Rule {
       const { step, steps } = helpOf(build, kit, r.system);
       const more = step !== null && step < steps.length ? [set('more-help', phrase`A higher step of help.`)] : [];
       const { walkAtM } = r.toEmpty;
+      const noLegs = r.system.rider.powerW === 0;
       say.because(
         ruleFigure('Motor alone starts on', amount(r.startGrade, 'grade')),
         ...(start.limit === 'the motor' ? [] : [ruleFigure(`Past this ${start.limit}`, amount(start.grade, 'grade'))]),
         ruleFigure('Steepest on this road', amount(r.steepest, 'grade')),
         ruleFigure('Stretches walked', String(walkAtM.length)),
       );
+      if (noLegs && (walkAtM.length > 0 || context.fromRest === 'not at all'))
+        return say.stop(
+          'Stays on the hill: nobody pedals',
+          walkAtM.length > 0
+            ? phrase`${walkAtM.length === 1 ? 'One stretch is' : `${walkAtM.length} stretches are`} too steep for the motor, the first at ${amount(walkAtM[0] ?? 0, 'way')}; there are no legs to help, and nobody who gets off and walks.`
+            : phrase`From rest it sets off on ${amount(start.grade, 'grade')} at most${start.limit === 'the motor' ? '' : `, since past that ${start.limit}`}; the road has ${amount(r.steepest, 'grade')}, and there are no legs to help.`,
+          ...more,
+          ...otherwise([
+            choose('mid-drive', phrase`A mid-drive.`),
+            choose('smaller-wheel', phrase`A smaller wheel.`),
+            choose(
+              'stronger-hub',
+              phrase`A stronger hub${start.limit === 'the motor' ? '' : ' for the other wheel, or load over the wheel that drives'}.`,
+            ),
+          ]),
+          choose('other-road', phrase`A road without that stretch.`),
+        );
       if (walkAtM.length > 0)
         return say.rework(
           'Walks part of the road',
@@ -69,7 +87,9 @@ function startNeed(id: string, group: RuleGroup, mid: boolean): Rule {
       if (r.startGrade < r.steepest)
         return say.rework(
           'Will not start on the steepest stretch by itself',
-          phrase`The motor alone sets off on ${amount(r.startGrade, 'grade')}; the road has ${amount(r.steepest, 'grade')}. With a run-up it passes, from rest the rider must push hard.`,
+          context.fromRest === 'not at all'
+            ? phrase`The motor alone sets off on ${amount(r.startGrade, 'grade')}; the road has ${amount(r.steepest, 'grade')}, and from rest the legs do not make up the rest. Only with a run-up it passes.`
+            : phrase`The motor alone sets off on ${amount(r.startGrade, 'grade')}; the road has ${amount(r.steepest, 'grade')}. With a run-up it passes, from rest the rider must push hard.`,
           ...otherwise([
             set('phase-amps', phrase`More phase amps.`),
             choose('smaller-wheel', phrase`A smaller wheel.`),

@@ -10,6 +10,7 @@ import { fromVersion8 } from './version8.ts';
 import { fromVersion10 } from './version10.ts';
 import { fromVersion11 } from './version11.ts';
 import { fromVersion12 } from './version12.ts';
+import { fromVersion13 } from './version13.ts';
 import { fromVersion9 } from './version9.ts';
 
 const fixtures = new URL('../../../test/builds/', import.meta.url);
@@ -169,6 +170,29 @@ describe('migrations', () => {
       7,
     ]);
     expect(fromVersion12({ version: 12 })).to.deep.equal({ version: 13, donor: { survey: {} }, fixes: [] });
+  });
+
+  it('13 → 14 lets the posture follow the kind where nobody chose another, and parts the seat’s limit from passengers’', () => {
+    const limit = { value: 110, typed: '110', unit: 'kg', provenance: 'dataSheet', note: '' };
+    const build = (kind: string, posture: string, seats: readonly string[]): never =>
+      fromVersion13({
+        version: 13,
+        brief: { posture, aboard: seats.map((seat, rider) => ({ rider, seat, pedals: true })) },
+        donor: { kind, survey: { seatLimit: limit } },
+      }) as never;
+    const { brief, donor, version } = build('boxBike', 'upright', ['main', 'box']) as {
+      version: number;
+      brief: { posture: unknown };
+      donor: { survey: Record<string, unknown> };
+    };
+    expect(version).to.equal(14);
+    expect(brief.posture).to.equal(null);
+    expect(donor.survey.seatLimit).to.deep.equal(limit);
+    expect(donor.survey.passengerLimit).to.deep.include({ value: 110, provenance: 'recalled' });
+    expect(build('diamond', 'flatBar', ['main'])).to.deep.nested.include({ 'brief.posture': 'flatBar' });
+    expect(build('deltaTrike', 'upright', ['main'])).to.deep.nested.include({ 'brief.posture': 'upright' });
+    expect(build('boxBike', 'upright', ['main'])).not.to.have.nested.property('donor.survey.passengerLimit');
+    expect(fromVersion13({ version: 13 })).to.deep.equal({ version: 14, brief: {}, donor: { survey: {} } });
   });
 
   it('leave today’s build and what is no object alone', () => {

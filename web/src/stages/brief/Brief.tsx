@@ -1,5 +1,14 @@
 import { NativeSelect, Switch, TextInput } from '@mantine/core';
-import { amount, legalClasses, purposes, purposeWords, usualTrailer, withLaws, type Brief } from '@sprocket/core';
+import {
+  amount,
+  legalClasses,
+  postureOn,
+  purposes,
+  purposeWords,
+  usualTrailer,
+  withLaws,
+  type Brief,
+} from '@sprocket/core';
 import { buildActions } from '../../store/buildSlice.ts';
 import { usePlan } from '../../sheet/PlanProvider.tsx';
 import { useBuild, useSend } from '../../store/store.ts';
@@ -15,7 +24,7 @@ import { TrailerCard } from './TrailerCard.tsx';
 import './brief.css';
 import { DraftText } from '../../ui/DraftText.tsx';
 
-const postureWords: Record<Brief['posture'], string> = {
+const postureWords: Record<NonNullable<Brief['posture']>, string> = {
   tucked: 'Tucked on drop bars',
   handsHigh: 'Drop bars, hands high',
   flatBar: 'Flat bar, leaning',
@@ -147,9 +156,17 @@ export function BriefStage() {
             />
             <NativeSelect
               label="Posture"
-              value={brief.posture}
-              data={asOptions(postureWords, Object.keys(postureWords))}
-              onChange={(event) => edit('posture', { posture: event.currentTarget.value as Brief['posture'] })}
+              value={brief.posture ?? ''}
+              data={[
+                {
+                  value: '',
+                  label: `As this kind is ridden: ${postureWords[postureOn({ ...brief, posture: null }, build.donor.kind)]}`,
+                },
+                ...asOptions(postureWords, Object.keys(postureWords)),
+              ]}
+              onChange={(event) =>
+                edit('posture', { posture: (event.currentTarget.value || null) as Brief['posture'] })
+              }
             />
             <div className="switches">
               <Switch

@@ -4,7 +4,8 @@ import {
   EFFORT_WATTS,
   efforts,
   mountings,
-  seatsFor,
+  seatRoom,
+  seats,
   seatWords,
   usualRider,
   type Effort,
@@ -47,8 +48,15 @@ export function Riders() {
   const seat = (to: Seat | null, pedals = true): void => {
     send(buildActions.riderSeated({ field: `rider.${at}.seat`, value: { rider: at, seat: to, pedals } }));
   };
-  const seats = seatsFor(build.donor.kind);
-  const offered = place && !seats.includes(place.seat) ? [...seats, place.seat] : seats;
+  const steers = brief.riders[brief.aboard[0]?.rider ?? 0];
+  // Every seat there is: what this kind of vehicle lacks says so, and what is full is told by a finding.
+  const offered = seats.map((value) => {
+    const { places } = seatRoom(value, build.donor);
+    const there = brief.aboard.filter((a) => a.seat === value && a.rider !== at).length;
+    const room =
+      places === 0 ? ', not on this kind' : value !== 'main' && there > 0 ? `, ${there} of ${places} taken` : '';
+    return { value, label: `${seatWords[value]}${room}` };
+  });
   return (
     <section className="card" aria-labelledby="brief-rider">
       <div className="card-head">
@@ -98,10 +106,12 @@ export function Riders() {
           label="On this ride"
           value={place?.seat ?? STAYS}
           disabled={place?.seat === 'main'}
-          data={[
-            { value: STAYS, label: 'not aboard' },
-            ...offered.map((value) => ({ value, label: seatWords[value] })),
-          ]}
+          description={
+            place === undefined && steers
+              ? `Who steers now gets off if this rider steers: ${nameOf(steers, brief.aboard[0]?.rider ?? 0)}.`
+              : null
+          }
+          data={[{ value: STAYS, label: 'not aboard' }, ...offered]}
           onChange={(event) => {
             const { value } = event.currentTarget;
             seat(value === STAYS ? null : (value as Seat));

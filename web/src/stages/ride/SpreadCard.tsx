@@ -101,6 +101,9 @@ export function SpreadCard({ sheet, spread, progress, stopped, stop, again }: Sp
             <p className="chance">
               <strong className="num">{Math.round(spread.chance * 100)} in 100</strong> reach{' '}
               <Show value={amount(sheet.wantedM, 'way', 0)} />, the reserve included
+              {spread.stuck > 0.005
+                ? `; ${Math.round(spread.stuck * 100)} in 100 do not set off on the steepest stretch`
+                : ''}
               {spread.walks > 0.005 ? `; ${Math.round(spread.walks * 100)} in 100 walk somewhere` : ''}.
             </p>
             <h3>What the doubt comes from</h3>
