@@ -209,7 +209,7 @@ const builds: Build[] = [
       Object.assign(b.brief, {
         purpose: 'commute',
         cargoKg: 9,
-        posture: 'upright',
+        posture: null,
         panniers: true,
         rangeWantedM: 32_000,
         reserve: 0.2,
@@ -487,7 +487,7 @@ const builds: Build[] = [
       Object.assign(b.brief, {
         purpose: 'load',
         cargoKg: 44,
-        posture: 'upright',
+        posture: null,
         rangeWantedM: 16_000,
         reserve: 0.2,
         cruiseMs: 17 / 3.6,
@@ -553,6 +553,8 @@ const builds: Build[] = [
         bracketHeight: '292 mm',
         wheelbase: '1985 mm',
         vehicleMass: '37 kg',
+        passengerPlaces: '2',
+        passengerLimit: ['80 kg', 'dataSheet'],
         loadLimit: ['220 kg', 'dataSheet'],
         downTubeShape: 'straight',
         underBracket: 'nothing',
@@ -637,7 +639,7 @@ const builds: Build[] = [
       Object.assign(b.brief, {
         purpose: 'easy',
         cargoKg: 6,
-        posture: 'upright',
+        posture: null,
         rangeWantedM: 28_000,
         reserve: 0.25,
         cruiseMs: 18 / 3.6,

@@ -36,6 +36,8 @@ export interface Finding {
   school?: SchoolId;
   /** A remedy taken for it: which, when, what the finding was before and why. The verdict is with it. */
   fixed?: { remedy: string; on: string; was: Verdict; because: string };
+  /** A small remedy that is on the bill by itself settles it: which, what the finding was before and why. */
+  mended?: { remedy: string; was: Verdict; because: string };
   /** Set aside by the person, with a reason; it stays visible. */
   override?: { reason: string; on: string };
 }

@@ -9,7 +9,7 @@ import { donorRules, kitRules, packRules, planRules } from './allRules.ts';
 import { canBeTaken, type Finding } from './finding.ts';
 import { isOverridden, withOverride } from './override.ts';
 import { measureIt } from './remedies.ts';
-import type { Rule, RuleMeta, RuleSubject } from './rule.ts';
+import type { Rule, RuleGroup, RuleMeta, RuleSubject } from './rule.ts';
 
 /** Findings with the worst of their verdicts. */
 export interface Judgement {
@@ -105,6 +105,32 @@ function settled(rule: Rule, context: PlanContext, found: Finding, subject: stri
   };
 }
 
+/** A remedy so small that it is no rework: its price below this, its practised minutes up to that. Source: project. */
+const SMALL_PRICE = 15;
+const SMALL_MINUTES = 10;
+/** Groups whose parts hold no axle, no brake and no current, and where nothing is a question of law or of the rider. */
+const LIGHT_GROUPS: ReadonlySet<RuleGroup> = new Set(['frame', 'wheel', 'drivetrain', 'controls', 'load']);
+const LIGHT_RULES: ReadonlySet<string> = new Set(['cable-run', 'lead-way']);
+
+/** Rework that one cheap part and a few minutes settle, which the bill holds already: it fits with that part. */
+function mended(rule: Rule, finding: Finding, context: PlanContext): Finding {
+  const usual = finding.remedies[0];
+  if (finding.verdict !== 'rework' || finding.fixed || !usual || usual.takes.length === 0 || usual.sets) return finding;
+  if (!LIGHT_GROUPS.has(rule.group) && !LIGHT_RULES.has(rule.id)) return finding;
+  const price = usual.takes.reduce(
+    (sum, t) => sum + t.count * (t.price ?? partById(context.shelf, t.part)?.price ?? Infinity),
+    0,
+  );
+  if (price >= SMALL_PRICE || usual.work > SMALL_MINUTES) return finding;
+  return {
+    ...finding,
+    verdict: 'fits',
+    title: `Fits with ${withWords(usual, context)}`,
+    why: [...finding.why, ' It is on the bill: ', ...usual.text],
+    mended: { remedy: usual.id, was: 'rework', because: finding.title },
+  };
+}
+
 /** What a taken remedy brings, in a few words. */
 function withWords(remedy: Remedy, { shelf }: PlanContext): string {
   const names = mergedTakings(remedy.takes).map(({ part, count }) => {
@@ -121,7 +147,7 @@ export function judgeBy(rule: Rule, context: PlanContext): Finding | null {
   if (found === null) return null;
   const { overrides } = context.build;
   const subject = subjectOf(rule, context);
-  const finding = settled(rule, context, found, subject);
+  const finding = mended(rule, settled(rule, context, found, subject), context);
   // Field by field: a plan has thousands, and a spread object costs ten times as much.
   const whole: Finding = {
     rule: finding.rule,
@@ -137,6 +163,7 @@ export function judgeBy(rule: Rule, context: PlanContext): Finding | null {
   if (rule.fitCritical) whole.fitCritical = true;
   if (rule.school) whole.school = rule.school;
   if (finding.fixed) whole.fixed = finding.fixed;
+  if (finding.mended) whole.mended = finding.mended;
   return overrides.length > 0 ? withOverride(whole, overrides) : whole;
 }
 
@@ -174,23 +201,18 @@ export interface Heading {
   words: string;
 }
 
-/**
- * A head over findings. Rework found among much that nobody has measured is no answer yet: it is headed “measure”, and
- * both are counted. A stop is a stop.
- */
+/** A head over findings: the gravest that is known leads, and what else is open is counted beside it. */
 export function headOf(findings: readonly Finding[]): Heading {
   const open = findings.filter((f) => !f.override);
   const count = (verdict: Verdict): number => open.filter((f) => f.verdict === verdict).length;
-  const [stops, reworks, measures, fits] = [count('stop'), count('rework'), count('measure'), count('fits')];
-  const stands = standing(findings);
-  const unproven = open.some((f) => f.verdict === 'measure' && f.fitCritical === true) || measures > fits;
+  const [stops, reworks, measures] = [count('stop'), count('rework'), count('measure')];
   const words = [
     stops > 0 ? `${stops} to stop` : '',
     reworks > 0 ? `${reworks} to rework` : '',
     measures > 0 ? `${measures} to measure` : '',
   ];
   return {
-    verdict: stands === 'rework' && measures > 0 && unproven ? 'measure' : stands,
+    verdict: standing(findings),
     words: words.filter((w) => w !== '').join(', '),
   };
 }

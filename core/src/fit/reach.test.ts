@@ -108,8 +108,8 @@ function worlds(): Build[] {
   return out;
 }
 
-/** What hangs on choices of wiring, on a pack's plug or on what was set: held by kind and by the thresholds. */
-const ofWiring = new Set([...wiringRules, 'kit-box', 'closing-question', 'lead-ends']);
+/** What hangs on choices of wiring, on a pack’s plug, on what was set or on who rides: held by kind and by the thresholds. */
+const ofWiring = new Set([...wiringRules, 'kit-box', 'closing-question', 'lead-ends', 'legs']);
 
 /** Parts that a remedy brings, each where it goes: what they bolt to is asked only then. */
 const bought: readonly Taking[] = [

@@ -1903,6 +1903,8 @@ describe('every threshold, just below and just above', () => {
       'hub-gear-school',
       'kit-box',
       'wheel-spacing',
+      // Its watts are held where riders without legs are.
+      'legs',
       'kit-source',
       'legal-duties',
       'legal-throttle',

@@ -60,8 +60,9 @@ export function canIt(
 ): CanIt {
   const open = findings.filter((f) => f.verdict !== 'fits' && !f.override);
   const decisive = findings.filter((f) => f.subject !== 'plan');
-  // What is not measured leaves the answer open, whatever else wants rework.
   const { verdict, words } = headOf(decisive);
+  // What is not measured leaves the answer open, whatever else is known to want rework.
+  const unproven = verdict === 'rework' && decisive.some((f) => f.verdict === 'measure' && !f.override);
   const worst =
     decisive.find((f) => f.verdict === verdict && !f.override && (verdict !== 'measure' || f.fitCritical === true)) ??
     decisive.find((f) => f.verdict === verdict && !f.override);
@@ -81,11 +82,11 @@ export function canIt(
   const many = open.filter((f) => f.verdict === verdict).length;
   return {
     verdict,
-    words: canWords[verdict],
+    words: unproven ? 'Not proven yet, and to be reworked' : canWords[verdict],
     why:
       verdict === 'fits' || !worst
         ? phrase`Everything asked of ${kit.name} on this vehicle is measured and fits.`
-        : phrase`${kit.name}: ${worst.title.charAt(0).toLowerCase()}${worst.title.slice(1)}${many > 1 ? `; in all ${words}` : ''}.`,
+        : phrase`${kit.name}: ${worst.title.charAt(0).toLowerCase()}${worst.title.slice(1)}${many > 1 || unproven ? `; in all ${words}` : ''}.`,
   };
 }
 

@@ -45,6 +45,8 @@ export function FindingSum({ finding }: { finding: Finding }) {
         {finding.override ? <span className="overridden-word"> overridden</span> : null}
         {finding.fixed ? (
           <span className="quiet"> with what was taken; without it: {finding.fixed.because}</span>
+        ) : finding.mended ? (
+          <span className="quiet"> with what the bill holds for it; without it: {finding.mended.because}</span>
         ) : null}
       </p>
       <p>
@@ -69,7 +71,11 @@ export function FindingSum({ finding }: { finding: Finding }) {
       {finding.remedies.length === 0 ? null : (
         <>
           <h3>
-            {finding.fixed ? 'What mends it' : finding.verdict === 'measure' ? 'What to measure' : 'What would mend it'}
+            {finding.fixed || finding.mended
+              ? 'What mends it'
+              : finding.verdict === 'measure'
+                ? 'What to measure'
+                : 'What would mend it'}
           </h3>
           <ul className="remedies">
             {finding.remedies.map((remedy, i) => (
@@ -86,8 +92,12 @@ export function FindingSum({ finding }: { finding: Finding }) {
                 ) : null}
                 {remedy.sets ? (
                   <ChooseIt remedy={remedy} />
-                ) : canBeTaken({ verdict: finding.fixed?.was ?? verdict }, remedy) ? (
-                  <TakeIt finding={finding} remedy={remedy} usual={verdict === 'rework' && i === 0} />
+                ) : canBeTaken({ verdict: (finding.fixed ?? finding.mended)?.was ?? verdict }, remedy) ? (
+                  <TakeIt
+                    finding={finding}
+                    remedy={remedy}
+                    usual={(verdict === 'rework' || finding.mended !== undefined) && i === 0}
+                  />
                 ) : null}
               </li>
             ))}

@@ -16,7 +16,7 @@ const DRIES: Readonly<Partial<Record<string, { minutes: number; why: string }>>>
   silicone: { minutes: 720, why: 'the seal sets' },
 };
 
-/** What a finding asks to be done: the remedy taken, or the usual one of what wants rework. */
+/** What a finding asks to be done: the remedy taken, or the usual one of what wants rework or is small enough to fit with it. */
 export interface Doing {
   finding: Finding;
   remedy: Remedy;
@@ -29,7 +29,9 @@ export function doingsOf(build: Build, findings: readonly Finding[]): Doing[] {
     if (finding.override) return [];
     const fix = build.fixes.find((f) => f.rule === finding.rule && f.subject === finding.subject);
     const taken = fix ? finding.remedies.find((r) => r.id === fix.remedy) : undefined;
-    const remedy = taken ?? (finding.verdict === 'rework' ? finding.remedies[0] : undefined);
+    const small = finding.mended?.remedy;
+    const usual = finding.verdict === 'rework' ? finding.remedies[0] : finding.remedies.find((r) => r.id === small);
+    const remedy = taken ?? usual;
     return remedy ? [{ finding, remedy, taken: taken !== undefined }] : [];
   });
 }
