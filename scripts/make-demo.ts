@@ -628,6 +628,14 @@ const builds: Build[] = [
         ringId: 'ring-36-bcd104',
         packPlace: 'box',
       });
+      // Its leads are settled; what is left is to measure.
+      b.fixes = (
+        [
+          ['lead-lengths', 'extension'],
+          ['battery-plug', 'adapter'],
+          ['plug-spark', 'precharge'],
+        ] as const
+      ).map(([rule, remedy]) => ({ rule, subject: 'wren-m250', remedy, on: '2026-05-04' }));
     },
   ),
   build(

@@ -100,7 +100,7 @@ const derivations: readonly Derivation[] = [
     },
   },
   {
-    label: 'Rear wheel, once round',
+    label: 'Rear wheel rolls in a turn, loaded',
     dimension: 'size',
     from: ['rearTyre'],
     of: (d) => tyreCircumference(d.survey.rearTyre?.value ?? commonFrame[d.kind].tyre),

@@ -113,8 +113,9 @@ const LIGHT_GROUPS: ReadonlySet<RuleGroup> = new Set(['frame', 'wheel', 'drivetr
 const LIGHT_RULES: ReadonlySet<string> = new Set(['cable-run', 'lead-way']);
 
 /** Rework that one cheap part and a few minutes settle, which the bill holds already: it fits with that part. */
-function mended(rule: Rule, finding: Finding, context: PlanContext): Finding {
+function mended(rule: Rule, finding: Finding, context: PlanContext, subject: string): Finding {
   const usual = finding.remedies[0];
+  if (isOverridden(context.build.overrides, rule.id, subject)) return finding;
   if (finding.verdict !== 'rework' || finding.fixed || !usual || usual.takes.length === 0 || usual.sets) return finding;
   if (!LIGHT_GROUPS.has(rule.group) && !LIGHT_RULES.has(rule.id)) return finding;
   const price = usual.takes.reduce(
@@ -147,7 +148,7 @@ export function judgeBy(rule: Rule, context: PlanContext): Finding | null {
   if (found === null) return null;
   const { overrides } = context.build;
   const subject = subjectOf(rule, context);
-  const finding = mended(rule, settled(rule, context, found, subject), context);
+  const finding = mended(rule, settled(rule, context, found, subject), context, subject);
   // Field by field: a plan has thousands, and a spread object costs ten times as much.
   const whole: Finding = {
     rule: finding.rule,

@@ -1,5 +1,6 @@
 import { CHARGE_EFFICIENCY } from '../constants.ts';
 import type { Pack } from '../parts/pack.ts';
+import type { Charger } from '../parts/smallParts.ts';
 import { amount, phrase, type Phrase } from '../quantity/format.ts';
 import { CYCLE_LIFE, nominalWh } from './battery.ts';
 
@@ -9,15 +10,26 @@ export interface PackLife {
   pricePerKm: number;
   chargeHours: number;
   chargerA: number;
+  /** The charger that is bought for it; null where it brings its own, whose amps are taken as common for its size. */
+  charger: string | null;
   advice: Phrase[];
 }
 
-/** Life, price per km, time on the charger, and how to keep it. */
-export function packLife(pack: Pack, whPerKm: number, coldestC: number): PackLife {
+/**
+ * Life, price per km, time on the charger, and how to keep it.
+ * @param charger the one on the bill; null where the pack brings its own
+ */
+export function packLife(
+  pack: Pack,
+  whPerKm: number,
+  coldestC: number,
+  charger: Pick<Charger, 'name' | 'amps'> | null,
+): PackLife {
   const usableWh = nominalWh(pack) * pack.usable;
   const cycles = CYCLE_LIFE[pack.chemistry];
   const ah = pack.parallel * pack.cellAh;
-  const chargerA = pack.chemistry === 'lead' ? Math.max(1, Math.round(ah / 8)) : ah > 15 ? 4 : 2;
+  const common = pack.chemistry === 'lead' ? Math.max(1, Math.round(ah / 8)) : ah > 15 ? 4 : 2;
+  const chargerA = charger?.amps ?? common;
   const advice: Phrase[] =
     pack.chemistry === 'lead'
       ? [
@@ -37,6 +49,7 @@ export function packLife(pack: Pack, whPerKm: number, coldestC: number): PackLif
     pricePerKm: pack.price / ((cycles * usableWh) / Math.max(0.1, whPerKm)),
     chargeHours: ah / chargerA / CHARGE_EFFICIENCY[pack.chemistry],
     chargerA,
+    charger: charger?.name ?? null,
     advice,
   };
 }

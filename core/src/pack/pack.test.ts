@@ -103,25 +103,25 @@ describe('cells and packs', () => {
   it('life: cycles, price a kilometre, hours on the charger, and how to keep it', () => {
     const pack = { ...packNamed('kettle-36-13'), price: 390 };
     const wh = 36 * pack.parallel * pack.cellAh;
-    const life = packLife(pack, 10, 10);
+    const life = packLife(pack, 10, 10, null);
     expect(life.cycles).to.equal(650);
     expect(life.pricePerKm).to.be.closeTo(390 / ((650 * wh * 0.95) / 10), 1e-9);
     expect(life.chargerA).to.equal(2);
     expect(life.chargeHours).to.be.closeTo((pack.parallel * pack.cellAh) / 2 / 0.9, 1e-9);
     expect(life.advice.length).to.equal(2);
-    expect(packLife(pack, 10, 4.9).advice.length).to.equal(3);
-    expect(packLife(pack, 10, 5).advice.length).to.equal(2);
-    expect(packLife({ ...pack, cellAh: 15 / pack.parallel }, 10, 10).chargerA).to.equal(2);
-    expect(packLife({ ...pack, cellAh: 15.1 / pack.parallel }, 10, 10).chargerA).to.equal(4);
+    expect(packLife(pack, 10, 4.9, null).advice.length).to.equal(3);
+    expect(packLife(pack, 10, 5, null).advice.length).to.equal(2);
+    expect(packLife({ ...pack, cellAh: 15 / pack.parallel }, 10, 10, null).chargerA).to.equal(2);
+    expect(packLife({ ...pack, cellAh: 15.1 / pack.parallel }, 10, 10, null).chargerA).to.equal(4);
     const lead = packNamed('ballast-36-18-pb');
-    const old = packLife(lead, 10, 10);
+    const old = packLife(lead, 10, 10, null);
     expect(old.cycles).to.equal(250);
     expect(old.chargerA).to.equal(Math.max(1, Math.round((lead.parallel * lead.cellAh) / 8)));
     expect(old.chargeHours).to.be.closeTo((lead.parallel * lead.cellAh) / old.chargerA / 0.75, 1e-9);
     expect(JSON.stringify(old.advice)).to.match(/left flat it is dead/);
-    expect(packLife({ ...pack, chemistry: 'lfp' }, 10, 10).cycles).to.equal(2000);
-    expect(JSON.stringify(packLife({ ...pack, chemistry: 'lfp' }, 10, 10).advice)).to.match(/cells balance/);
+    expect(packLife({ ...pack, chemistry: 'lfp' }, 10, 10, null).cycles).to.equal(2000);
+    expect(JSON.stringify(packLife({ ...pack, chemistry: 'lfp' }, 10, 10, null).advice)).to.match(/cells balance/);
     // Nothing used is no division by nothing.
-    expect(packLife(pack, 0, 10).pricePerKm).to.be.closeTo(390 / ((650 * wh * 0.95) / 0.1), 1e-9);
+    expect(packLife(pack, 0, 10, null).pricePerKm).to.be.closeTo(390 / ((650 * wh * 0.95) / 0.1), 1e-9);
   });
 });

@@ -1,3 +1,4 @@
+import { chargerFor } from '../pack/charger.ts';
 import { expect } from 'chai';
 import { demoBuild } from '../../test/demoBuild.ts';
 import { contextOf, kitNamed, measure, world } from '../../test/world.ts';
@@ -98,9 +99,24 @@ describe('every pack on this build', () => {
       }
       const hand = ((p.energyWh * p.pack.usable * coldFactor(p.pack.chemistry, temperatureC)) / use) * 1000;
       expect(p.rangeM, p.pack.id).to.be.closeTo(hand, 1e-6);
-      expect(p.life, p.pack.id).to.deep.equal(packLife(p.pack, use, temperatureC));
+      expect(p.life, p.pack.id).to.deep.equal(packLife(p.pack, use, temperatureC, chargerFor(p.pack, starterShelf)));
     }
     expect(packs.filter((p) => p.rangeM !== null).length).to.be.within(1, packs.length - 1);
+  });
+
+  it('shows its range before one is chosen, or with one of other volts; and none only where volts forbid it', () => {
+    const other = context.shelf.pack.find((p) => !voltsSuit(w.kit, p))?.id ?? '';
+    for (const packId of [null, other]) {
+      const open = judgeCandidates(
+        contextOf(world({ edit: (x) => ((x.build.choice.packId = packId), undefined) })),
+      ).packs;
+      for (const p of open) {
+        expect(p.suits, p.pack.id).to.equal(voltsSuit(w.kit, p.pack));
+        expect(p.rangeM !== null, p.pack.id).to.equal(p.suits);
+      }
+    }
+    const none = judgeCandidates(contextOf(world({ edit: (x) => ((x.build.choice.kitId = null), undefined) }))).packs;
+    expect(none.every((p) => p.suits === null && p.rangeM === null)).to.equal(true);
   });
 
   it('lies in the first of its places, the chosen one where the person put it', () => {

@@ -1,9 +1,10 @@
+import { chargerFor } from '../pack/charger.ts';
 import { packHealth } from '../pack/health.ts';
 import { kitPeakTorque } from '../drive/kitTorque.ts';
 import { summariseFamilies, type FamilySummary } from '../fit/families.ts';
 import { judgeAbout, type Judgement } from '../fit/judge.ts';
 import { chosenPlacement, packPlacements, type PackPlacement } from '../layout/packPlacement.ts';
-import { coldFactor, nominalWh } from '../pack/battery.ts';
+import { coldFactor, nominalVolts, nominalWh } from '../pack/battery.ts';
 import { packLife, type PackLife } from '../pack/life.ts';
 import { voltsSuit } from '../pack/volts.ts';
 import type { Kit } from '../parts/kit.ts';
@@ -31,6 +32,10 @@ export interface PackCandidate extends Judgement {
   place: PackPlace;
   placement: PackPlacement;
   energyWh: number;
+  /** Nominal. */
+  volts: number;
+  /** Whether its volts are the chosen kit’s; null without a kit. */
+  suits: boolean | null;
   /** By the chosen kit's use per km; null without a kit, or where volts forbid it. */
   rangeM: number | null;
   /** Cycles, price a kilometre and charging, at the same use; null where there is no range. */
@@ -89,7 +94,9 @@ function kitCandidates(whole: PlanContext): KitCandidate[] {
 function packCandidates(whole: PlanContext): PackCandidate[] {
   const { kit } = whole;
   const { temperatureC } = whole.build.brief;
-  const whPerKm = whole.reckoning?.toEmpty.whPerKm ?? null;
+  // Before a pack is chosen, or with one of other volts, the kit rides with the pack it is shown with.
+  const ridden = whole.reckoning ?? (kit ? whole.with(kit, referencePack(whole, kit)).reckoning : null);
+  const whPerKm = ridden?.toEmpty.whPerKm ?? null;
   return whole.shelf.pack
     .map((pack): PackCandidate => {
       const suits = kit !== null && voltsSuit(kit, pack);
@@ -107,8 +114,10 @@ function packCandidates(whole: PlanContext): PackCandidate[] {
         place: placement.place,
         placement,
         energyWh: nominalWh(pack),
+        volts: nominalVolts(pack),
+        suits: kit === null ? null : suits,
         rangeM: rides ? (usable / whPerKm) * 1000 : null,
-        life: rides ? packLife(pack, whPerKm, temperatureC) : null,
+        life: rides ? packLife(pack, whPerKm, temperatureC, chargerFor(pack, whole.shelf)) : null,
       };
     })
     .sort((a, b) => byVerdict(a, b) || a.pack.price - b.pack.price);

@@ -5,7 +5,7 @@ import type { Taking } from '../build/remedy.ts';
 import { plannedArms, plannedWiring } from '../vehicle/vehicle.ts';
 import type { PlanContext } from '../vehicle/context.ts';
 import { wiringOf } from '../wiring/wiring.ts';
-import { chargerFor } from '../work/charger.ts';
+import { chargerFor } from '../pack/charger.ts';
 import { benchNeeds, benchWants, type BenchNeed } from '../work/steps/needs.ts';
 import type { BuildStep } from '../work/steps/step.ts';
 import { doingsOf, stepsOf } from '../work/steps/steps.ts';

@@ -1,3 +1,4 @@
+import { chargerFor } from '../pack/charger.ts';
 import { neededRange } from '../build/brief.ts';
 import { packLife, type PackLife } from '../pack/life.ts';
 import { voltsSuit } from '../pack/volts.ts';
@@ -116,7 +117,7 @@ export function rideSheet(context: PlanContext): RideSheet | null {
       }),
       ...(power ? [cableCaution(power, pack)] : []),
     ],
-    life: packLife(pack, once.whPerKm, build.brief.temperatureC),
+    life: packLife(pack, once.whPerKm, build.brief.temperatureC, chargerFor(pack, context.shelf)),
     job: jobOf(context, system),
     wantedM,
     turnBackM: turn < 0 ? null : (trace.distanceM[turn] as number),

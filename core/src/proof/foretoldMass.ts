@@ -1,3 +1,4 @@
+import { ROLLS } from '../quantity/tyre.ts';
 import { NORMAL_90 } from '../constants.ts';
 import { amount } from '../quantity/format.ts';
 import { rolledOut } from '../vehicle/asSet.ts';
@@ -25,15 +26,15 @@ export function axleBands({ context }: BandFrom): { front: Band; rear: Band; tot
 /** A turn of the driven wheel, loaded, m. */
 export function turnOf({ context: { build, kit } }: BandFrom): Band | null {
   if (!kit) return null;
-  const drawn = rolledOut(build, kit);
-  const rolled = build.tuned.rolledM ? drawn : drawn * 0.985;
+  const rolled = rolledOut(build, kit);
+  const circle = build.tuned.rolledM ? rolled : rolled / ROLLS;
   return widened(
     rolled,
     rolled * 0.012,
     rolled * INSTRUMENT.tape * 0.25,
     [{ words: 'pressure and load', half: rolled * 0.012 }],
     [
-      { label: 'Tyre’s circle', value: amount(drawn, 'size', 0), from: 'size as surveyed' },
+      { label: 'Tyre’s circle', value: amount(circle, 'size', 0), from: 'size as surveyed' },
       { label: 'Loaded', value: amount(rolled, 'size', 0), from: 'a loaded tyre rolls 1 to 2 % less' },
     ],
   );

@@ -2,7 +2,7 @@ import type { Build } from '../build/build.ts';
 import type { WiringChoice } from '../build/wiring.ts';
 import { commonFrame } from '../donor/common.ts';
 import type { Kit } from '../parts/kit.ts';
-import { tyreRadius } from '../quantity/tyre.ts';
+import { tyreCircumference } from '../quantity/tyre.ts';
 
 /** Steps of help spread evenly over a kit's own, where its display is set to fewer: the last is always its most. */
 export function fewerLevels(levels: readonly number[], count: number): number[] {
@@ -45,8 +45,8 @@ export function asSet(kit: Kit, settings: WiringChoice['settings']): Kit {
 }
 
 /**
- * Circumference of the wheel that a kit counts, m: as it was rolled out at Proving, else from its tyre as measured or
- * common; then sag and load make it 1 to 2 % less.
+ * What the wheel that a kit counts rolls in a turn, m: as it was rolled out at Proving, else by its tyre, as measured or
+ * common, under load.
  */
 export function rolledOut(build: Build, kit: Kit): number {
   if (build.tuned.rolledM) return build.tuned.rolledM.is;
@@ -56,7 +56,7 @@ export function rolledOut(build: Build, kit: Kit): number {
     kit.hub?.place === 'front'
       ? (newWheels.front ?? survey.frontTyre?.value ?? commonFrame[kind].frontTyre)
       : (newWheels.rear ?? survey.rearTyre?.value ?? commonFrame[kind].tyre);
-  return 2 * Math.PI * tyreRadius(tyre);
+  return tyreCircumference(tyre);
 }
 
 /**

@@ -6,8 +6,6 @@ import { amount, phrase, type Amount, type Phrase } from '../quantity/format.ts'
 import { rolledOut } from '../vehicle/asSet.ts';
 import { startDelay, USUAL_PULSES } from './sensors.ts';
 
-/** A rolling tyre measures this much less than its drawn circle: load and pressure flatten it. Source: workshop practice. */
-const ROLLS = 0.985;
 /** A setting of current leaves a worn pack this share of what the kit would ask. Source: project. */
 const KIND_SHARE = 0.8;
 
@@ -34,7 +32,7 @@ const count = (n: number, what: string): string => `${n} ${what}${n === 1 ? '' :
  */
 export function settingRows(build: Build, sold: Kit, pack: Pack | null): SettingRow[] {
   const { settings } = build.wiring;
-  const rolled = rolledOut(build, sold) * (build.tuned.rolledM ? 1 : ROLLS);
+  const rolled = rolledOut(build, sold);
   const { controller, wiring, assist } = sold;
   const board = pack?.boardA ?? null;
   const kind =

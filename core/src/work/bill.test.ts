@@ -12,7 +12,7 @@ import { manyBuilds } from '../../test/manyBuilds.ts';
 import { world } from '../../test/world.ts';
 import { doingsOf } from './steps/steps.ts';
 import { leftOverOf } from './bill.ts';
-import { chargerFor } from './charger.ts';
+import { chargerFor } from '../pack/charger.ts';
 import { invoiceOf, quotationOf } from './quotation.ts';
 import { counted } from '../../test/counted.ts';
 

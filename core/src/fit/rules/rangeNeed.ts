@@ -21,7 +21,7 @@ export const rangeNeed = planRule(
     say.because(
       ruleFigure('Wanted, with reserve', amount(need, 'way')),
       ruleFigure('Middle of the band', amount(band.midM, 'way')),
-      ruleFigure('One ride in ten ends before', amount(band.lowM, 'way')),
+      ruleFigure('Low end of the band', amount(band.lowM, 'way')),
     );
     if (band.hardly)
       return say.open(
@@ -32,7 +32,7 @@ export const rangeNeed = planRule(
     if (band.lowM >= need)
       return say.fits(
         'Far enough',
-        phrase`${amount(need, 'way', 0)} wanted with the reserve; nine rides in ten pass ${amount(band.lowM, 'way', 0)}.`,
+        phrase`${amount(need, 'way', 0)} wanted with the reserve; the band begins at ${amount(band.lowM, 'way', 0)}.`,
       );
     const short = need - band.midM;
     if (short > 0)

@@ -1,3 +1,4 @@
+import { chargerFor } from '../../pack/charger.ts';
 import type { Build } from '../../build/build.ts';
 import { ridingNow } from '../../build/brief.ts';
 import type { Doc, DocBlock } from '../../formats/doc.ts';
@@ -39,7 +40,7 @@ export function whatItDoes(context: PlanContext): { label: string; value: Phrase
       label: 'Range, on your road',
       value: band.hardly
         ? phrase`the legs do nearly all: no range to plan by`
-        : phrase`${amount(band.lowM, 'way', 0)} nine times in ten, ${amount(band.midM, 'way', 0)} as a rule${rides ? `, from ${rides.count} rides` : ', as planned'}`,
+        : phrase`${amount(band.lowM, 'way', 0)} on a bad day, ${amount(band.midM, 'way', 0)} as a rule${rides ? `, from ${rides.count} rides` : ', as planned'}`,
     },
     { label: 'Help ends at', value: limit === undefined ? phrase`no set limit` : phrase`${amount(limit, 'speed', 0)}` },
     { label: 'As fast on the flat as', value: phrase`${amount(fastest.helpedMs, 'speed', 0)}` },
@@ -118,7 +119,9 @@ export function handoverDoc(context: PlanContext, plan: ChosenPlan, build: Build
   const facts = upkeepFacts(context);
   const law = legalClass(build.brief.legalClass, shelf.laws);
   const life =
-    pack && context.reckoning ? packLife(pack, context.reckoning.toEmpty.whPerKm, build.brief.temperatureC) : null;
+    pack && context.reckoning
+      ? packLife(pack, context.reckoning.toEmpty.whPerKm, build.brief.temperatureC, chargerFor(pack, shelf))
+      : null;
   const sheet = proofSheet(context, plan.wiring.all?.checks ?? []);
   const settings = plan.wiring.settings.filter((s) => s.is !== null || s.was !== null);
   const shown = (v: (typeof settings)[number]['is']): Phrase => (v === null ? ['–'] : [v]);
@@ -172,7 +175,7 @@ export function handoverDoc(context: PlanContext, plan: ChosenPlan, build: Build
           {
             kind: 'list' as const,
             items: [
-              phrase`Empty to full takes about ${Math.round(life.chargeHours * 10) / 10} hours on a charger of ${amount(life.chargerA, 'current', 0)}.`,
+              phrase`Empty to full takes about ${Math.round(life.chargeHours * 10) / 10} hours on ${life.charger === null ? 'its own charger, taken as one' : 'the charger'} of ${amount(life.chargerA, 'current')}.`,
               words('Only with its own charger, in a dry place where you would notice a fire, away from the way out.'),
               ...life.advice,
             ],

@@ -1,3 +1,4 @@
+import { chargerFor } from '../../pack/charger.ts';
 import { CHARGE_EFFICIENCY } from '../../constants.ts';
 import type { Point } from '../../donor/geometry.ts';
 import { middleOf } from '../../layout/packPlacement.ts';
@@ -38,9 +39,9 @@ export const partsStage: PlanStage<'parts', PartsPart, { pack: PackPart }> = {
 };
 
 /** What a kilometre takes out of the battery and off its life; null where nothing can be ridden. */
-function ridingOf({ reckoning, pack, build }: PlanContext): Riding | null {
+function ridingOf({ reckoning, pack, build, shelf }: PlanContext): Riding | null {
   if (!reckoning || !pack) return null;
   const { whPerKm } = reckoning.toEmpty;
-  const { pricePerKm } = packLife(pack, whPerKm, build.brief.temperatureC);
+  const { pricePerKm } = packLife(pack, whPerKm, build.brief.temperatureC, chargerFor(pack, shelf));
   return { whPerKm, charged: CHARGE_EFFICIENCY[pack.chemistry], batteryPerKm: pricePerKm };
 }

@@ -219,7 +219,15 @@ function PackCard({
         </dl>
       </div>
       {candidate.rangeM === null ? (
-        <p className="quiet range-none">no range with this kit’s volts</p>
+        <p className="quiet range-none">
+          {candidate.suits === null ? (
+            'choose a kit to see how far it goes'
+          ) : (
+            <>
+              its <Show value={amount(candidate.volts, 'voltage', 0)} /> do not suit {plan.chosen.kit?.name}
+            </>
+          )}
+        </p>
       ) : (
         <div className="range-line">
           <svg viewBox="0 0 200 14" aria-hidden="true" focusable="false" preserveAspectRatio="none">

@@ -33,7 +33,7 @@ export function WheelSheet() {
     ['Toe to the front tyre', change.toeGapM, 'size'],
     ['Head angle', change.headAngleRad, 'angle'],
     ['Trail', change.trailM, 'size'],
-    ['Rear wheel, once round', change.circumferenceM, 'size'],
+    ['Rear wheel rolls in a turn, loaded', change.circumferenceM, 'size'],
   ];
   const says = (caution: WheelCaution): boolean => change.cautions.includes(caution);
   return (

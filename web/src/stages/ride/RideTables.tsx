@@ -104,8 +104,8 @@ export function Life({ sheet }: { sheet: Sheet }) {
         <strong className="num">
           <Show value={amount(life.pricePerKm / 1000, 'perWay')} />
         </strong>{' '}
-        for the pack alone; <strong className="num">{decimals(life.chargeHours, 1)} h</strong> from empty on a charger
-        of {life.chargerA} A.
+        for the pack alone; <strong className="num">{decimals(life.chargeHours, 1)} h</strong> from empty on{' '}
+        {life.charger === null ? 'its own charger, taken as one' : 'the charger'} of {life.chargerA} A.
       </p>
       <ul className="advice">
         {life.advice.map((a) => (
