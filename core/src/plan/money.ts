@@ -4,6 +4,7 @@ import { packsJoined } from '../pack/joined.ts';
 import type { Taking } from '../build/remedy.ts';
 import { plannedArms, plannedWiring } from '../vehicle/vehicle.ts';
 import type { PlanContext } from '../vehicle/context.ts';
+import { extensionsFor } from '../wiring/extensions.ts';
 import { wiringOf } from '../wiring/wiring.ts';
 import { chargerFor } from '../pack/charger.ts';
 import { benchNeeds, benchWants, type BenchNeed } from '../work/steps/needs.ts';
@@ -70,6 +71,15 @@ export function moneyOf(context: PlanContext, findings: readonly Finding[]): { m
     const kind = mends ? 'mending' : taken ? 'taken' : 'usual';
     wants.push(...remedy.takes.map((taking): Want => ({ taking, kind, by: finding.rule })));
   }
+  // Short as drawn, on ways that nobody measured yet: what wiring asks for is on the bill, proposed like any usual remedy.
+  if (findings.some((f) => f.rule === 'lead-lengths' && f.verdict === 'measure' && !f.override))
+    wants.push(
+      ...extensionsFor(wiringOf(context)?.leads ?? []).map((taking): Want => ({
+        taking,
+        kind: 'usual',
+        by: 'lead-lengths',
+      })),
+    );
   // What was decided on to cure a fault is bought as a remedy that was taken is.
   for (const repair of build.proving.repairs)
     wants.push(...repair.takes.map((taking): Want => ({ taking, kind: 'taken', by: `repair:${repair.repair}` })));

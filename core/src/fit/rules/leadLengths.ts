@@ -1,6 +1,6 @@
 import { hasEnds, kindTraits } from '../../donor/kinds.ts';
-import type { Taking } from '../../build/remedy.ts';
 import { amount, phrase, type Phrase } from '../../quantity/format.ts';
+import { extensionsFor } from '../../wiring/extensions.ts';
 import type { JudgedLead } from '../../wiring/leads.ts';
 import { wiredOf } from '../../wiring/wiring.ts';
 import { partData, ruleFigure } from '../rule.ts';
@@ -16,19 +16,6 @@ function listed(leads: readonly JudgedLead[]): Phrase {
     ' of ',
     amount(l.neededM, 'size', 0),
   ]);
-}
-
-const extensionsOf = (short: readonly JudgedLead[]): Taking[] =>
-  short.flatMap((l) => (l.fix?.extension ? [{ part: l.fix.extension.id, count: 1, place: 'leads' as const }] : []));
-
-/** Same extension wanted twice is two of them. */
-function counted(takings: readonly Taking[]): Taking[] {
-  const sum = new Map<string, Taking>();
-  for (const t of takings) {
-    const before = sum.get(t.part);
-    sum.set(t.part, before ? { ...before, count: before.count + t.count } : t);
-  }
-  return [...sum.values()];
 }
 
 /** Every lead on its own way: long enough with lock, fold and travel, or what makes it so. */
@@ -94,7 +81,7 @@ export const leadLengths = kitRule(
           : phrase`As drawn they reach; how far it is from bar to bracket, and what full lock takes, has not been measured.`,
       );
     if (short.length > 0) {
-      const takes = counted(extensionsOf(short));
+      const takes = extensionsFor(short);
       const loose = short.filter((l) => !l.fix?.extension);
       const splice = short.filter((l) => l.splices);
       return say.rework(
@@ -126,9 +113,9 @@ export const leadLengths = kitRule(
           ? [
               work(
                 'longer-lead',
-                phrase`No extension of that plug is on the shelf: have ${loose.map((l) => l.what.toLowerCase()).join(' and ')} made longer, or move the controller nearer.`,
+                phrase`No extension of that plug is on the shelf: have ${loose.map((l) => l.what.toLowerCase()).join(' and ')} made longer, or move the controller nearer.${takes.length > 0 ? ' The others take extensions.' : ''}`,
                 60,
-                { takes: take('splice', 'leads', loose.length) },
+                { takes: [take('splice', 'leads', loose.length), ...takes] },
               ),
             ]
           : []),

@@ -1,3 +1,4 @@
+import type { Taking } from '../../build/remedy.ts';
 import { amount, phrase } from '../../quantity/format.ts';
 import { FUSE_WITHIN } from '../../wiring/power.ts';
 import { wiredOf } from '../../wiring/wiring.ts';
@@ -47,15 +48,26 @@ export const powerLead = kitRule(
         askFor('the cross-section of the battery lead, mm²'),
         look('read-lead', phrase`Or read it off the lead’s own print, and choose that cable here.`),
       );
+    const thin = power.carriesA < power.fuseA || power.thin;
+    const cable: Taking = {
+      part: `cable-${String(power.wantedMm2).replace('.', '-')}`,
+      count: Math.max(1, Math.ceil(2 * power.lengthM)),
+      place: 'leads',
+    };
     if (power.weakest && power.weakest.amps < power.fuseA)
       return say.rework(
-        'A plug weaker than the fuse',
-        phrase`The fuse is ${amount(power.fuseA, 'current', 0)}, ${power.weakest.what} bears ${amount(power.weakest.amps, 'current', 0)}: the plug would melt first.`,
-        work('stronger-plug', phrase`Put plugs that bear the fuse on both halves, or have the limit set lower.`, 40, {
-          takes: { part: 'plug-bullet-pair-2', count: 1, place: 'leads' },
-        }),
+        thin ? 'Plug and cable weaker than the fuse' : 'A plug weaker than the fuse',
+        phrase`The fuse is ${amount(power.fuseA, 'current', 0)}, ${power.weakest.what} bears ${amount(power.weakest.amps, 'current', 0)}: the plug would melt first.${thin ? ` The cable of ${power.mm2} mm² is thin for it too: ${power.wantedMm2} mm² wanted.` : ''}`,
+        work(
+          'stronger-plug',
+          thin
+            ? phrase`Cable of ${String(power.wantedMm2)} mm² with plugs that bear the fuse on both halves, or have the limit set lower.`
+            : phrase`Put plugs that bear the fuse on both halves, or have the limit set lower.`,
+          thin ? 70 : 40,
+          { takes: [{ part: 'plug-bullet-pair-2', count: 1, place: 'leads' }, ...(thin ? [cable] : [])] },
+        ),
       );
-    if (power.carriesA < power.fuseA || power.thin)
+    if (thin)
       return say.rework(
         'The battery lead is thin for its fuse',
         phrase`${String(power.mm2)} mm² carries ${amount(power.carriesA, 'current', 0)} in a bundle and drops ${amount(power.dropShare, 'share', 1)} over ${amount(power.lengthM, 'size', 0)}; the fuse is ${amount(power.fuseA, 'current', 0)}: ${String(power.wantedMm2)} mm² wanted.`,
@@ -63,13 +75,7 @@ export const powerLead = kitRule(
           'thicker',
           phrase`Cable of ${String(power.wantedMm2)} mm², plus and minus, as short as its way allows.`,
           45,
-          {
-            takes: {
-              part: `cable-${String(power.wantedMm2).replace('.', '-')}`,
-              count: Math.max(1, Math.ceil(2 * power.lengthM)),
-              place: 'leads',
-            },
-          },
+          { takes: cable },
         ),
         choose('lower-limit', phrase`Set the battery current lower, on the settings sheet.`),
       );
