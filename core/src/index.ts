@@ -74,6 +74,7 @@ export {
   takenRange,
 } from './donor/items/item.ts';
 export { type VehicleKind, vehicleKindWords, vehicleKinds } from './donor/kinds.ts';
+export { assumedEntry, assumedItems, assumeOpen, shownValue } from './donor/assumed.ts';
 export { lookAlikes } from './donor/lookAlikes.ts';
 export {
   type SurveyProgress,

@@ -68,6 +68,7 @@ export const edits: Record<
     entry: n % 4 === 0 ? null : { value: 1 + (n % 9) / 100, typed: '', unit: 'm', provenance: 'measured', note: words },
   }),
   conditionMarked: (_, words) => ({ item: 'rust', entry: { grade: 'sound', note: words } }),
+  assumptionsDropped: () => undefined,
   assumed: () => ({
     rearDropoutSpacing: { value: 0.135, typed: '135 mm', unit: 'mm', provenance: 'assumed', note: '' },
   }),

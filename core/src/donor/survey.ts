@@ -37,6 +37,8 @@ export interface SurveyProgress {
   proven: number;
   total: number;
   open: SurveyItemId[];
+  /** Of those not proven: a common value stands in for them. */
+  assumed: number;
   /** The same for the quick look. */
   quick: { proven: number; total: number };
 }
@@ -50,6 +52,7 @@ export function surveyProgress(donor: Donor): SurveyProgress {
     proven: items.length - open.length,
     total: items.length,
     open,
+    assumed: items.filter((item) => donor.survey[item.id]?.provenance === 'assumed').length,
     quick: { proven: quick.filter((item) => !isOpen(item)).length, total: quick.length },
   };
 }

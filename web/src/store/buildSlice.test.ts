@@ -173,6 +173,16 @@ describe('edits of the donor', () => {
     ]).to.deep.equal(['mixte', 'grey', 'loved', 1, 'B', 'C']);
     expect(b.donor.survey.rearDropoutSpacing).to.deep.equal(entry);
   });
+
+  it('what was assumed is taken back, what was measured stays', () => {
+    const guess = { ...entry, provenance: 'assumed' as const };
+    const b = after(
+      buildActions.surveyed(edit({ id: 'rearDropoutSpacing', entry })),
+      buildActions.assumed(edit({ frontDropoutSpacing: guess, wheelbase: guess })),
+      buildActions.assumptionsDropped(edit(undefined)),
+    );
+    expect(b.donor.survey).to.deep.equal({ rearDropoutSpacing: entry });
+  });
 });
 
 describe('what the builder decided', () => {

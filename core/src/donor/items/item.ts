@@ -124,6 +124,8 @@ export function takenRange({ low, high }: Pick<NumberItem, 'low' | 'high'>): { m
 export interface ChoiceItem extends ItemBase {
   type: 'choice';
   options: readonly { value: string; label: string }[];
+  /** Met most often, where something is. */
+  commonly?: string | undefined;
 }
 export interface TeethItem extends ItemBase {
   type: 'teeth';
@@ -173,7 +175,18 @@ export const surveyItemSchema = z.discriminatedUnion('type', [
       common: numbers,
     }),
   ]),
-  z.object({ ...base, type: z.literal('choice'), options: z.array(z.string()).min(2) }),
+  z
+    .object({
+      ...base,
+      type: z.literal('choice'),
+      options: z.array(z.string()).min(2),
+      /** What is met most often, where something is: what "assume" puts in. */
+      commonly: z.string().optional(),
+    })
+    .refine(({ options, commonly }) => commonly === undefined || options.includes(commonly), {
+      error: 'is no option of it',
+      path: ['commonly'],
+    }),
   z.object({ ...base, type: z.literal('teeth') }),
   z.object({ ...base, type: z.literal('tyre') }),
 ]);

@@ -38,8 +38,7 @@ describe('the handover sheet', () => {
       if (context.kit && met(0)) expect(said).to.include(context.kit.name);
       if (context.pack && met(1)) expect(said).to.include('Charging and keeping the battery');
       const range = plan.figures.find((f) => f.id === 'range');
-      if (range?.band && met(2))
-        expect(said).to.include(`${Math.round(range.band.low.si / 1000)} km on a bad day`);
+      if (range?.band && met(2)) expect(said).to.include(`${Math.round(range.band.low.si / 1000)} km on a bad day`);
       expect(words(doc, 'imperial'), name).not.to.match(/\d km\b(?!\/)/);
       expect(said).to.include('qualified people have the last word');
       expect(said).not.to.match(/NaN|undefined|null|Infinity|\[object/);

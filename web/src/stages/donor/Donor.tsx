@@ -1,5 +1,6 @@
 import { Button, NativeSelect, TextInput } from '@mantine/core';
 import {
+  assumeOpen,
   itemsFor,
   surveyGroupWords,
   surveyItem,
@@ -18,7 +19,7 @@ import { uiActions, type DonorView } from '../../store/uiSlice.ts';
 import { BikeDrawing } from '../../drawing/BikeDrawing.tsx';
 import { FindingList } from '../../sheet/FindingList.tsx';
 import { StageHead } from '../../sheet/StageHead.tsx';
-import { assumeOpen } from './assume.ts';
+import { Assumed } from './Assumed.tsx';
 import { Condition } from './Condition.tsx';
 import { Derived } from './Derived.tsx';
 import { FreeFrameEditor } from './FreeFrameEditor.tsx';
@@ -75,6 +76,7 @@ export function DonorStage() {
       <StageHead title="Donor">
         What there is to convert: <strong className="marked">{vehicleKindWords[donor.kind].toLowerCase()}</strong>,{' '}
         {progress.proven} of {progress.total} items proven
+        {progress.assumed > 0 ? `, ${progress.assumed} assumed` : ''}
       </StageHead>
       <BikeDrawing plan={plan} layers={['sizes']} sheet="sheet 2" onPick={goTo} />
       <TwoAnswers plan={plan} onWorth={() => show('worth')} />
@@ -124,6 +126,7 @@ export function DonorStage() {
                   Assume common values for the rest
                 </Button>
               </div>
+              <Assumed donor={donor} onItem={goTo} />
               <div className="survey-fields">
                 {shown.map((item) => (
                   <SurveyField key={`${build.id}.${item.id}`} item={item} />

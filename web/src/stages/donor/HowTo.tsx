@@ -1,11 +1,11 @@
 import { Button, TextInput } from '@mantine/core';
 import {
-  amount,
-  amountText,
+  assumedEntry,
   isProven,
   lookAlikes,
   provenanceWords,
   rulesUsing,
+  shownValue,
   surveyItem,
   type Entry,
   type Survey,
@@ -13,22 +13,20 @@ import {
 } from '@sprocket/core';
 import { useMemo } from 'react';
 import { buildActions } from '../../store/buildSlice.ts';
-import { useBuild, useSend, useUnits } from '../../store/store.ts';
+import { useBuild, useSend } from '../../store/store.ts';
 import { Photos } from '../../sheet/Photos.tsx';
 import { FigureFor } from './figures/FigureFor.tsx';
-import { assumedEntry } from './assume.ts';
-import { useTexts } from '../../ui/Show.tsx';
+import { Show, useTexts } from '../../ui/Show.tsx';
 import { dayText } from '../../ui/manner.ts';
 
 /** How the item in focus is taken: figure, where to put the tool, look-alikes, who uses it, photo and note. */
 export function HowTo({ id, next }: { id: SurveyItemId; next: boolean }) {
   const build = useBuild();
   const send = useSend();
-  const units = useUnits();
   const item = useTexts(surveyItem(id));
   const entry = build.donor.survey[id] as Entry<unknown> | undefined;
   const uses = useMemo(() => rulesUsing(id), [id]);
-  const guess = assumedEntry(item);
+  const guess = assumedEntry(item, build.donor.kind);
   const alike = item.lookAlike ? lookAlikes[item.lookAlike] : null;
   const put = (value: Entry<unknown>): void => {
     send(
@@ -76,8 +74,7 @@ export function HowTo({ id, next }: { id: SurveyItemId; next: boolean }) {
             send(buildActions.surveyed({ field: `survey.${id}`, value: { id, entry: guess as Survey[SurveyItemId] } }))
           }
         >
-          Assume{' '}
-          {item.type === 'number' ? amountText(amount(guess.value as number, item.dimension), units) : guess.typed}
+          Assume <Show value={shownValue(item, guess.value)} />
         </Button>
       ) : null}
       {entry ? (

@@ -45,7 +45,8 @@ export const SurveyField = memo(function SurveyField({ item }: { item: SurveyIte
       value,
       typed,
       unit,
-      provenance: entry?.provenance ?? 'measured',
+      // What is typed over an assumption is no assumption any more.
+      provenance: entry === undefined || entry.provenance === 'assumed' ? 'measured' : entry.provenance,
       note: entry?.note ?? '',
       on: today(),
     };

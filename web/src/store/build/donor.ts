@@ -1,3 +1,4 @@
+import { assumedItems } from '@sprocket/core';
 import type {
   Build,
   ConditionEntry,
@@ -35,6 +36,11 @@ export const donorReducers = onOpen({
   },
   /** Common values, marked assumed, for whatever is still open. */
   assumed: patched<Survey>((build) => build.donor.survey),
+  /** Takes back all that was assumed; what was measured, read or remembered stays. */
+  assumptionsDropped(build: Build) {
+    const { survey } = build.donor;
+    for (const { id } of assumedItems(build.donor)) Reflect.deleteProperty(survey, id);
+  },
   worthEdited: patched<Partial<Worth>>((build) => build.donor.worth),
   freeFrameDrawn(build: Build, value: FreeFrame | null) {
     build.donor.freeFrame = value;
