@@ -12,6 +12,7 @@ export const bracketKinds = [
   'onePiece',
   'eccentric',
 ] as const;
+export type BracketKind = (typeof bracketKinds)[number];
 export const threadHands = ['left', 'right', 'none'] as const;
 export const underBrackets = ['nothing', 'cableGuide', 'openCables', 'bolt', 'standPlate'] as const;
 export const crankFits = ['squareTaper', 'splined', 'cottered', 'onePiece'] as const;

@@ -1,5 +1,5 @@
 import { kindTraits, type VehicleKind } from '../../donor/kinds.ts';
-import type { BrakeKind } from '../../donor/options.ts';
+import type { BrakeKind, BracketKind } from '../../donor/options.ts';
 import type { Survey } from '../../donor/donor.ts';
 import { fullVolts, nominalVolts } from '../../pack/battery.ts';
 import type { PackPlace } from '../../parts/pack.ts';
@@ -64,6 +64,8 @@ export interface StepFacts {
   hubGear: boolean;
   recessedTips: boolean;
   cottered: boolean;
+  /** What the donor's bracket is held by; undefined where nobody looked. */
+  bracket: BracketKind | undefined;
   /** Cups of the donor's bracket that unscrew to the right on the drive side. */
   leftCup: boolean;
   underBracket: boolean;
@@ -153,6 +155,7 @@ export function stepFacts(context: PlanContext): StepFacts | null {
     hubGear: chosen.hubGear !== null || had === 'hubGear',
     recessedTips: hub?.place === 'front' && survey.frontTips?.value === 'recessed',
     cottered: survey.crankFit?.value === 'cottered',
+    bracket: survey.bracketKind?.value,
     leftCup: survey.bracketThreadHand?.value === 'left',
     underBracket: survey.underBracket !== undefined && survey.underBracket.value !== 'nothing',
     keypad: parts.has('keypad') || (controls?.keypadM ?? 0) > 0,

@@ -172,6 +172,7 @@ describe('the step library', () => {
 
   it('a step goes through what is there: leads the longest first, settings as advised, the box’s contents', () => {
     const build = demoBuild('box');
+    build.fixes = [];
     const { sheets } = planOf(build).build;
     const leads = sheets['lay-leads']?.list.map((l) => phraseText(l, 'metric')) ?? [];
     const needs = leads.map((l) => Number(/needs ([\d\s]+)/.exec(l)?.[1]?.replace(/\s/g, '')));

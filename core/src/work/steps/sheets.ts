@@ -3,7 +3,7 @@ import type { PlanContext } from '../../vehicle/context.ts';
 import { stepFacts } from './facts.ts';
 import { stepLists, type ListsFrom } from './lists.ts';
 import { specOf } from './steps.ts';
-import type { BuildStep, StepReading, StepThing, StepWords, ThingState } from './step.ts';
+import { asToldOn, type BuildStep, type StepReading, type StepThing, type StepWords, type ThingState } from './step.ts';
 import { tightness, type Tightness, type TightnessId } from './tightness.ts';
 
 /** How tight, as a step asks for it. */
@@ -34,7 +34,7 @@ export function stepSheets(
     steps.map((step): [string, StepSheet] => {
       const spec = specOf(step.id);
       if (!facts || !spec) return [step.id, NOTHING];
-      const { right, stubborn, thread, shoot, hold, caution, figure } = spec;
+      const { right, stubborn, thread, shoot, hold, caution, figure } = asToldOn(spec, facts);
       const tight = typeof spec.tightness === 'function' ? spec.tightness(facts) : (spec.tightness ?? []);
       return [
         step.id,

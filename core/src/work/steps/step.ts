@@ -112,6 +112,17 @@ export interface StepSpec extends StepWords {
   leaves?: (facts: StepFacts) => readonly (readonly [StepThing, ThingState])[];
   /** How it is undone where the plan wants it no more; absent where nothing is left behind. */
   undo?: string;
+  /** Told otherwise on other vehicles, by the first that holds: the same work on another thing. */
+  otherwise?: readonly (StepWords &
+    Partial<Pick<StepSpec, 'title' | 'tools' | 'minutes' | 'supplies'>> & { when: (facts: StepFacts) => boolean })[];
+}
+
+/** A step as it is told on this vehicle: what is told otherwise there takes the place of its own words; words of other threads go. */
+export function asToldOn(spec: StepSpec, facts: StepFacts): StepSpec {
+  const other = spec.otherwise?.find((o) => o.when(facts));
+  if (!other) return spec;
+  const { thread: _thread, figure: _figure, stubborn: _stubborn, right: _right, ...plain } = spec;
+  return { ...plain, ...other, when: spec.when };
 }
 
 /** A step of this build. */

@@ -7,12 +7,14 @@ import { planChosen, type ChosenPlan } from '../../plan/planBuild.ts';
 import { knotOf } from '../scheduleCase.ts';
 import { manyBuilds } from '../../../test/manyBuilds.ts';
 import { demoBuild } from '../../../test/demoBuild.ts';
-import { world } from '../../../test/world.ts';
+import { contextOf, world } from '../../../test/world.ts';
 import { usualBill, usualLine } from '../../build/bill.ts';
 import { benchNeeds } from './needs.ts';
 import type { BuildStep } from './step.ts';
 import { stepLibrary } from './library.ts';
-import { stepsOf } from './steps.ts';
+import { specOf, stepsOf } from './steps.ts';
+import { stepSheets } from './sheets.ts';
+import { phraseText } from '../../quantity/format.ts';
 import { counted } from '../../../test/counted.ts';
 
 const planOf = (build: Build): ChosenPlan => planChosen(planContext(build, starterShelf));
@@ -237,5 +239,41 @@ describe('tools and supplies for the bench', () => {
     const twice = planOf(demoBuild('trike'));
     expect(twice.parts.bill.lines.some((l) => l.part === 'rim-tape')).to.equal(true);
     expect(twice.build.needs.some((n) => n.part === 'rim-tape')).to.equal(false);
+  });
+});
+
+describe('steps of the bracket that is there', () => {
+  const stepsOn = (kind: string) => {
+    const made = world({ kit: 'wren-m250', survey: { bracketKind: kind } });
+    const context = contextOf(made);
+    const steps = stepsOf(context, []);
+    return { steps, sheets: stepSheets(context, steps, { leads: [], power: null, settings: [] }) };
+  };
+  const said = (kind: string): string => {
+    const { steps, sheets } = stepsOn(kind);
+    return steps
+      .filter((s) => s.id === 'bracket-out' || s.id === 'shell-clean')
+      .map((s) => [phraseText(s.title, 'metric'), sheets[s.id]?.thread, sheets[s.id]?.right].join(' '))
+      .join(' ');
+  };
+
+  it('no shell without a thread is unscrewed or its threads cleaned; only an ISO shell is told left-handed', () => {
+    for (const kind of ['pressFit', 'onePiece']) expect(said(kind), kind).not.to.match(/[Uu]nscrew|’s threads|ISO/);
+    expect(said('threadedIso')).to.match(/Unscrew.*ISO thread/);
+    for (const kind of ['threadedItalian', 'threadedFrench', 'eccentric'])
+      expect(said(kind), kind).not.to.match(/usual ISO thread/);
+    for (const kind of ['pressFit', 'onePiece', 'threadedIso', 'eccentric'])
+      expect(said(kind).length, kind).to.be.greaterThan(80);
+  });
+
+  it('a reason is the step’s own or none: never one of a step that is not there', () => {
+    for (const kit of starterShelf.kit) {
+      const steps = stepsOf(contextOf(world({ kit: kit.id })), []);
+      for (const step of steps)
+        for (const { step: before, why } of step.after) {
+          const own = specOf(step.id)?.after?.find((a) => a.step === before);
+          expect(why, `${step.id} after ${before}`).to.equal(own?.why ?? '');
+        }
+    }
   });
 });

@@ -6,7 +6,7 @@ import { stepFacts, type StepFacts } from './facts.ts';
 import { stepLibrary } from './library.ts';
 import { atPace, paceOf } from './pace.ts';
 import { remedySteps, repairSteps, type Doing } from './remedySteps.ts';
-import type { BuildStep, StepBefore, StepPart, StepSpec } from './step.ts';
+import { asToldOn, type BuildStep, type StepBefore, type StepPart, type StepSpec } from './step.ts';
 
 export { BEGINNER, doingsOf, type Doing } from './remedySteps.ts';
 
@@ -126,7 +126,7 @@ export function stepsOf(context: PlanContext, doings: readonly Doing[]): BuildSt
   const facts = stepFacts(context);
   if (!facts) return [];
   const { practised, done } = context.build.bench;
-  const here = new Map(stepLibrary.filter((s) => s.when(facts)).map((s) => [s.id, s]));
+  const here = new Map(stepLibrary.filter((s) => s.when(facts)).map((s) => [s.id, asToldOn(s, facts)]));
   const has = (id: string): boolean => here.has(id);
   const doneAt = (id: string, place: RemedyPlace, part: string | null): Done | null => {
     const record = done[id];
@@ -188,12 +188,14 @@ function paced(steps: BuildStep[], { build }: PlanContext): BuildStep[] {
 function befores(after: readonly StepBefore[], has: (id: string) => boolean): StepBefore[] {
   const found = new Map<string, StepBefore>();
   const seen = new Set<string>();
+  // A reason of a step that is not there is none here: only the order is taken over from it.
+  for (const before of after) if (has(before.step)) found.set(before.step, before);
   const walk = (list: readonly StepBefore[]): void => {
-    for (const { step, why } of list) {
+    for (const { step } of list) {
       if (seen.has(step)) continue;
       seen.add(step);
-      if (has(step)) found.set(step, { step, why });
-      else walk(specs.get(step)?.after ?? []);
+      if (!has(step)) walk(specs.get(step)?.after ?? []);
+      else if (!found.has(step)) found.set(step, { step, why: '' });
     }
   };
   walk(after);

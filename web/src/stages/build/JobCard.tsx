@@ -104,7 +104,7 @@ function JobRow({
   const units = useUnits();
   const bare = (si: number): string => showAmount(amount(si, 'torque', si < 3 ? 1 : 0), units).number;
   const hold = sheet?.hold ? (sheet.hold.by === 'another' ? ' ◎◎' : ' ◎') : '';
-  const why = step.after.at(-1);
+  const why = step.after.filter((a) => a.why !== '').at(-1);
   return (
     <>
       {head ? (

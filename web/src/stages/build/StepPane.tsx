@@ -71,7 +71,7 @@ export function StepPane({ step, sheet, bench, onStep }: StepPaneProps) {
                 <button type="button" className="link-button" onClick={() => onStep(before.id)}>
                   <Say words={before.title} />
                 </button>
-                <span className="step-why">because {why}</span>
+                {why === '' ? null : <span className="step-why">because {why}</span>}
               </li>
             ))}
           </ul>

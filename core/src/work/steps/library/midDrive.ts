@@ -13,6 +13,13 @@ export const midDriveSteps: readonly StepSpec[] = [
     supplies: { grease: 5, rags: 1 },
     after: [after('bracket-out', 'the old bracket is in it'), after('under-bracket-clear', 'the case swings there')],
     right: 'Bright threads, both faces flat; no guide’s bolt stands into the bore.',
+    otherwise: [
+      {
+        when: (f) => f.bracket === 'pressFit' || f.bracket === 'onePiece',
+        title: 'Clean the shell’s bore and faces; grease them',
+        right: 'Bare metal in the bore, no burr, both faces flat; no guide’s bolt stands into it.',
+      },
+    ],
   },
   {
     id: 'shell-measured',

@@ -101,6 +101,33 @@ export const takingOffBracketSteps: readonly StepSpec[] = [
       'Tool held in by a bolt and washer so that it cannot slip; penetrating oil overnight; then a long lever, wheel on the ground for counterforce.',
     shoot: 'the old bracket with its cups in order',
     undo: 'Old bracket back in',
+    otherwise: [
+      {
+        when: (f) => f.bracket === 'pressFit',
+        title: 'Drive the pressed bracket out, one cup at a time, from inside',
+        tools: ['bracket-tool', 'mallet'],
+        right: 'Both cups out square, the bore unscratched.',
+        stubborn: 'Warm the shell by hand-hot water, never a flame; short blows all round, never on one side.',
+        figure: 'thread-hands',
+      },
+      {
+        when: (f) => f.bracket === 'onePiece',
+        title: 'Lock nut and cone off on the left, the one-piece crank out to the right, both cups driven out',
+        tools: ['bracket-spanner', 'mallet'],
+        thread: 'Lock nut and cone on the left side are left-handed: they come off turning clockwise.',
+        right: 'Both cups out, the shell bare.',
+        figure: 'thread-hands',
+      },
+      {
+        when: (f) => f.bracket === 'threadedItalian' || f.bracket === 'threadedFrench' || f.bracket === 'eccentric',
+        title: 'Unscrew the bracket, turning as its own thread wants',
+        tools: ['bracket-tool', 'bracket-spanner'],
+        thread: 'Not an ISO shell: try which way each cup gives before any force, and write the hand into the survey.',
+        stubborn:
+          'Tool held in by a bolt and washer so that it cannot slip; penetrating oil overnight; then a long lever, wheel on the ground for counterforce.',
+        figure: 'thread-hands',
+      },
+    ],
   },
   {
     id: 'front-derailleur-off',
