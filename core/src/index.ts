@@ -74,6 +74,8 @@ export {
   takenRange,
 } from './donor/items/item.ts';
 export { type VehicleKind, vehicleKindWords, vehicleKinds } from './donor/kinds.ts';
+export { kitWatts, motorByPlate } from './drive/byPlate.ts';
+export { cellsByLabel, labelOf } from './pack/byPlate.ts';
 export { assumedEntry, assumedItems, assumeOpen, shownValue } from './donor/assumed.ts';
 export { lookAlikes } from './donor/lookAlikes.ts';
 export {

@@ -5,3 +5,8 @@ import { peakTorque } from './motor.ts';
 export function kitPeakTorque(kit: Kit): number {
   return peakTorque({ ...kit.motor, place: motorPlace(kit) }, kit.controller);
 }
+
+/** Most a kit takes of its battery, W: its current limit at its nominal volts. A plate's “rated” is less. */
+export function kitPeakWatts({ controller, nominalVolts }: Kit): number {
+  return controller.batteryLimitA * nominalVolts;
+}

@@ -1,3 +1,4 @@
+import { kitWatts } from '../../drive/byPlate.ts';
 import { legalClass } from '../../parts/law.ts';
 import { amount, phrase } from '../../quantity/format.ts';
 import { partData, ruleFigure } from '../rule.ts';
@@ -15,7 +16,10 @@ export const legalPower = kitRule(
   },
   ({ build, laws }, kit, say) => {
     const law = legalClass(build.brief.legalClass, laws);
-    say.because(partData('Rated', amount(kit.ratedW, 'power')));
+    say.because(
+      partData('Rated', amount(kit.ratedW, 'power')),
+      partData('Most it takes of its battery', amount(kitWatts(kit).mostW, 'power')),
+    );
     if (!law)
       return say.open(
         'Rules not known',

@@ -1,5 +1,5 @@
 import { Button, NativeSelect, Switch } from '@mantine/core';
-import { amount, driveFamilyWords, type DriveFamily, type KitCandidate } from '@sprocket/core';
+import { amount, driveFamilyWords, kitWatts, type DriveFamily, type KitCandidate } from '@sprocket/core';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { buildActions } from '../../store/buildSlice.ts';
@@ -167,7 +167,8 @@ function KitCard({
         <VerdictMark verdict={verdict} count={worst.length} />
       </div>
       <p className="quiet">
-        {driveFamilyWords[kit.family]} · {kit.nominalVolts} V · {kit.ratedW} W rated · {kit.maker}
+        {driveFamilyWords[kit.family]} · {kit.nominalVolts} V · {kit.ratedW} W rated, {kitWatts(kit).mostW} W at most ·{' '}
+        {kit.maker}
       </p>
       <p className="candidate-why">
         {verdict === 'fits' ? 'Nothing against it as measured.' : worst[0] ? <Say words={worst[0].why} /> : null}

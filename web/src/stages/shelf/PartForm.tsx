@@ -1,7 +1,8 @@
 import { Button, NativeSelect, Switch, TextInput } from '@mantine/core';
-import { partSchemas, problemsOf, type Pack, type Part } from '@sprocket/core';
+import { partSchemas, problemsOf, type Kit, type Pack, type Part } from '@sprocket/core';
 import { useState } from 'react';
 import { AmountField } from '../../ui/AmountField.tsx';
+import { MotorByPlate, PackByLabel } from './ByPlate.tsx';
 import { DischargeFit } from './DischargeFit.tsx';
 import { OutlineEditor } from './OutlineEditor.tsx';
 import { partFields, type PartField } from './partFields.ts';
@@ -19,6 +20,12 @@ export function PartForm({
 }) {
   const [sheet, setSheet] = useState<Sheet>(part as unknown as Sheet);
   const [faults, setFaults] = useState<Record<string, string>>({});
+  // What was worked out stands in the fields above: they are drawn anew with it.
+  const [filled, setFilled] = useState(0);
+  const refill = (change: object): void => {
+    setSheet((before) => ({ ...before, ...change }));
+    setFilled((n) => n + 1);
+  };
   const set = (path: string, to: unknown): void => setSheet((before) => writeAt(before, path, to));
   const fields = partFields[part.kind].filter(
     (f) => !(f.path.startsWith('hub.') && !('hub' in part)) && !(f.path.startsWith('mid.') && !('mid' in part)),
@@ -42,7 +49,7 @@ export function PartForm({
       <div className="fields">
         {fields.map((f) => (
           <Field
-            key={f.path}
+            key={`${f.path} ${filled}`}
             field={f}
             value={readAt(sheet, f.path)}
             fault={faults[f.path]}
@@ -50,6 +57,8 @@ export function PartForm({
           />
         ))}
       </div>
+      {part.kind === 'kit' ? <MotorByPlate kit={sheet as unknown as Kit} onChange={refill} /> : null}
+      {part.kind === 'pack' ? <PackByLabel pack={sheet as unknown as Pack} onChange={refill} /> : null}
       {part.kind === 'pack' ? (
         <DischargeFit
           pack={sheet as unknown as Pack}

@@ -5,6 +5,7 @@ import {
   driveFamilyWords,
   partKinds,
   starterShelf,
+  kitWatts,
   withoutControls,
   type Part,
   type PartKind,
@@ -47,7 +48,7 @@ const kindWords: Record<PartKind, string> = {
 function partLine(part: Part): string {
   switch (part.kind) {
     case 'kit':
-      return `${driveFamilyWords[part.family]} · ${part.nominalVolts} V · ${part.ratedW} W`;
+      return `${driveFamilyWords[part.family]} · ${part.nominalVolts} V · ${part.ratedW} W rated, ${kitWatts(part).mostW} W at most`;
     case 'pack':
       return `${part.chemistry.toUpperCase()} ${part.series}s${part.parallel}p · ${Math.round(part.outline.lengthM * 1000)} × ${Math.round(part.outline.heightM * 1000)} mm`;
     case 'ring':
