@@ -21,7 +21,7 @@ export { type ReadProblem, type ReadResult, parseJson, problemsOf } from './read
 
 // Parts and the shelf
 export { cutoffActsWords } from './parts/controls.ts';
-export { type DriveFamily, type Kit, type KitContent, driveFamilyWords } from './parts/kit.ts';
+export { type DriveFamily, type Kit, type KitContent, driveFamilies, driveFamilyWords } from './parts/kit.ts';
 export { type BoxId, type PlugEnd, boxWords } from './parts/leads.ts';
 export { type LegalClass, legalClass, legalClassSchema, legalClasses, withLaws } from './parts/law.ts';
 export { fitDischarge, readDischarge } from './pack/fitDischarge.ts';
@@ -283,6 +283,7 @@ export { faultOf, faultTestOf, repairOf } from './proof/faults/data.ts';
 export { type FaultTool, lentThings } from './proof/faults/fault.ts';
 export { anyVehicle, faultFacts, type FaultFacts } from './proof/faults/faultFacts.ts';
 export {
+  answerWords,
   allowedNow,
   askable,
   causesNow,

@@ -71,9 +71,9 @@ const faultSearchSchema = z.object({
   symptom: z.string().min(1).max(40),
   /** Test of the protocol it began from; null: from anywhere. */
   from: id.nullable().default(null),
-  /** Answers in order; null: skipped. */
+  /** Answers in order; several outcomes that hold at once joined by a plus; null: skipped. */
   answers: z
-    .array(z.object({ test: id, outcome: z.string().max(40).nullable() }))
+    .array(z.object({ test: id, outcome: z.string().max(120).nullable() }))
     .max(200)
     .default([]),
   /** How it ended: the repair tried, and whether that cured it. */

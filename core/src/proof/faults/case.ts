@@ -4,7 +4,7 @@ import { starterShelf } from '../../parts/shelf/starterShelf.ts';
 import { faultOf, faults, faultTestOf, faultTests, repairOf, repairs } from './data.ts';
 import { lentThings, SOMETHING_ELSE, type FaultTool } from './fault.ts';
 import type { FaultFacts } from './faultFacts.ts';
-import { applies, searchNow, type Search } from './finder.ts';
+import { applies, heldIn, searchNow, type Search } from './finder.ts';
 import { riskWords, symptomIds, symptoms, type SymptomId } from './symptoms.ts';
 
 const toolIds = new Set<string>([...starterShelf.tool.map((t) => t.id), ...Object.keys(lentThings)]);
@@ -24,7 +24,11 @@ const caseSchema = z
     answers.forEach(({ test: id, outcome }, i) => {
       const test = faultTestOf(id);
       if (!test) say(['answers', i, 'test'], `no test ${id}`, id);
-      else if (outcome !== null && outcome !== SKIPPED && !test.outcomes.some((o) => o.id === outcome))
+      else if (
+        outcome !== null &&
+        outcome !== SKIPPED &&
+        !(test.several ? heldIn(outcome) : [outcome]).every((id) => test.outcomes.some((o) => o.id === id))
+      )
         say(
           ['answers', i, 'outcome'],
           `${id} has no outcome ${outcome}; it has ${test.outcomes.map((o) => o.id).join(', ')}`,

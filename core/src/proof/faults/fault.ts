@@ -91,7 +91,19 @@ export const faultTestSchema = z.object({
   asked: z.array(symptom).min(1),
   when,
   /** What an answer can be; one that was seen may forbid more than a risk until it is mended. */
-  outcomes: z.array(z.object({ id: z.string(), words, most: z.enum(risks).optional() })).min(2),
+  /** Several of its outcomes can hold at once: when it happens, where it is heard. */
+  several: z.literal(true).optional(),
+  outcomes: z
+    .array(
+      z.object({
+        id: z.string(),
+        words,
+        most: z.enum(risks).optional(),
+        /** Of several: outcomes that are as often as not true besides where this is what it is. */
+        with: z.array(z.string()).optional(),
+      }),
+    )
+    .min(2),
   /** Chances where none of the faults below is there, in the order of the outcomes, together 1. */
   usual: z.array(chance),
   /** What it gives where certain faults are, and why. */

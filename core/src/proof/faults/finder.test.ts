@@ -4,16 +4,18 @@ import { starterShelf } from '../../parts/shelf/starterShelf.ts';
 import { partById } from '../../parts/part.ts';
 import { stepLibrary } from '../../work/steps/library.ts';
 import { faultOf, faults, faultTestOf, faultTests, repairOf, repairs } from './data.ts';
-import { LEAST_ELSE, lentThings, SOMETHING_ELSE, SURE, USUAL_ELSE } from './fault.ts';
+import { LEAST_ELSE, lentThings, SOMETHING_ELSE, SURE, USUAL_ELSE, type FaultTest } from './fault.ts';
 import { anyVehicle, type FaultFacts } from './faultFacts.ts';
 import {
   allowedNow,
+  answerWords,
   askable,
   bitsOf,
   causesAtFirst,
   causesNow,
   chancesOf,
   covered,
+  likelihoodOf,
   rankedTests,
   reasonsOf,
   repairFor,
@@ -349,5 +351,51 @@ describe('stories from practice', () => {
         if (played(s, fault.id).repair === repairFor(fault.id)) met += fault.odds * share;
       }
     expect(met / all).to.be.greaterThan(0.95);
+  });
+});
+
+describe('several answers where several hold', () => {
+  const cutting = (outcome: string) =>
+    causesNow({
+      facts: anyVehicle,
+      symptom: 'cutsOut',
+      answers: [{ test: 'when-cuts', outcome }],
+      tools: null,
+      most: 'ride',
+    });
+  const weight = (outcome: string, ...ids: string[]): number =>
+    cutting(outcome)
+      .filter((c) => ids.includes(c.id))
+      .reduce((sum, c) => sum + c.p, 0);
+
+  it('full power and long climbs together point to heat, where full power alone points to sag', () => {
+    expect(weight('power', 'pack-sag', 'board-trips')).to.be.greaterThan(
+      weight('power', 'controller-hot', 'motor-hot'),
+    );
+    expect(weight('power+warm', 'controller-hot', 'motor-hot')).to.be.greaterThan(
+      weight('power+warm', 'pack-sag', 'board-trips'),
+    );
+    // In whatever order they are ticked.
+    expect(cutting('warm+power')).to.deep.equal(cutting('power+warm'));
+    expect(answerWords('when-cuts', 'power+warm')).to.match(/full power.* and after minutes/);
+  });
+
+  it('the chances of all answers to a test add up to one, for every fault', () => {
+    for (const test of faultTests.filter((t) => t.several)) {
+      const ids = test.outcomes.map((o) => o.id);
+      for (const fault of [SOMETHING_ELSE, ...test.says.flatMap((r) => r.of)]) {
+        let sum = 0;
+        for (let mask = 1; mask < 1 << ids.length; mask++)
+          sum += likelihoodOf(test, fault, ids.filter((_, i) => mask & (1 << i)).join('+'));
+        expect(sum, `${test.id} ${fault}`).to.be.closeTo(1, 0.02);
+      }
+    }
+  });
+
+  it('what is no outcome tells nothing, and a test of one answer takes no two', () => {
+    expect(cutting('nonsense')).to.deep.equal(cutting('power+nonsense'));
+    const single = faultTests.find((t) => !t.several && t.asked.includes('cutsOut')) as FaultTest;
+    const both = single.outcomes.map((o) => o.id).join('+');
+    expect(likelihoodOf(single, SOMETHING_ELSE, both)).to.equal(0);
   });
 });

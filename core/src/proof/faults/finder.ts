@@ -66,6 +66,42 @@ export function chancesOf(test: FaultTest, fault: string): readonly number[] {
   return test.says.find((row) => row.of.includes(fault))?.gives ?? test.usual;
 }
 
+/** Outcomes of one answer; of a test where several hold, joined by a plus. */
+export const heldIn = (outcome: string): string[] => outcome.split('+');
+
+/** An answer in words: each outcome that holds. */
+export function answerWords(test: string, outcome: string): string {
+  const { outcomes } = faultTestOf(test) ?? { outcomes: [] };
+  return heldIn(outcome)
+    .flatMap((id) => outcomes.find((o) => o.id === id)?.words ?? [])
+    .join(' and ');
+}
+
+/** Whether somebody who means one outcome ticks another besides: where it goes with it, and by chance. Source: project. */
+const TICKED_WITH = 0.5;
+const TICKED_BESIDES = 0.04;
+
+/**
+ * How likely an answer is where a fault is there. One outcome by the table; of several, one of them is what it is, by the
+ * table, and the others are ticked besides: half the time where they go with it, rarely where they do not. Zero for what
+ * is no outcome.
+ */
+export function likelihoodOf(test: FaultTest, fault: string, answer: string): number {
+  const chances = chancesOf(test, fault);
+  const held = new Set(heldIn(answer));
+  if ([...held].some((id) => !test.outcomes.some((o) => o.id === id))) return 0;
+  if (test.several !== true) return chances[test.outcomes.findIndex((o) => o.id === answer)] ?? 0;
+  return test.outcomes.reduce((sum, main, i) => {
+    if (!held.has(main.id)) return sum;
+    const besides = test.outcomes.reduce((p, o) => {
+      if (o.id === main.id) return p;
+      const ticked = main.with?.includes(o.id) ? TICKED_WITH : TICKED_BESIDES;
+      return p * (held.has(o.id) ? ticked : 1 - ticked);
+    }, 1);
+    return sum + (chances[i] as number) * besides;
+  }, 0);
+}
+
 /** Repair that cures a fault; somebody who knows it, where it stands in no list. */
 export const repairFor = (fault: string): string => faultOf(fault)?.repair ?? 'ask';
 
@@ -100,9 +136,11 @@ export function causesNow(search: Search): Cause[] {
   let causes = causesAtFirst(search);
   for (const { test: id, outcome } of search.answers) {
     const test = faultTestOf(id);
-    const at = test?.outcomes.findIndex((o) => o.id === outcome) ?? -1;
-    if (!test || at < 0 || !applies(test, search)) continue;
-    causes = causes.map((c) => ({ id: c.id, p: c.p * (chancesOf(test, c.id)[at] as number) }));
+    if (!test || outcome === null || !applies(test, search)) continue;
+    const weighed = causes.map((c) => ({ id: c.id, p: c.p * likelihoodOf(test, c.id, outcome) }));
+    // What is no outcome of it tells nothing.
+    if (weighed.every((c) => c.p === 0)) continue;
+    causes = weighed;
     // Kept in scale, so that a hundred answers do not run out of digits.
     const sum = causes.reduce((all, c) => all + c.p, 0);
     causes = causes.map((c) => ({ id: c.id, p: c.p / sum }));
@@ -126,8 +164,8 @@ export function covered(causes: readonly Cause[]): Covering[] {
 export function allowedNow(search: Pick<Search, 'symptom' | 'answers' | 'most'>): Risk {
   let most = lesser(search.most, symptoms.find((s) => s.id === search.symptom)?.most ?? 'look');
   for (const { test, outcome } of search.answers) {
-    const seen = faultTestOf(test)?.outcomes.find((o) => o.id === outcome)?.most;
-    if (seen) most = lesser(most, seen);
+    for (const { id, most: seen } of faultTestOf(test)?.outcomes ?? [])
+      if (seen && outcome !== null && heldIn(outcome).includes(id)) most = lesser(most, seen);
   }
   return most;
 }

@@ -1,8 +1,10 @@
-import { symptoms, type FaultSearch, type SymptomId } from '@sprocket/core';
+import { NativeSelect } from '@mantine/core';
+import { driveFamilies, driveFamilyWords, symptoms, type FaultSearch, type SymptomId } from '@sprocket/core';
 import { useEffect, useState } from 'react';
-import { useSearchParams } from 'react-router';
+import { Link, useParams, useSearchParams } from 'react-router';
 import { buildActions } from '../../store/buildSlice.ts';
 import { useBuild, useSend } from '../../store/store.ts';
+import { useShelf } from '../../sheet/PlanProvider.tsx';
 import { StageHead } from '../../sheet/StageHead.tsx';
 import { useProof } from '../../sheet/useProof.ts';
 import { thisMinute } from '../../ui/today.ts';
@@ -70,12 +72,50 @@ export function FaultSheet() {
         open ? (
           <Looking key={open.id} search={open} proof={proof} />
         ) : (
-          <SymptomPicker onPick={(symptom) => begin(symptom, null)} />
+          <>
+            {build.choice.kitId === null ? <WhatIsIt /> : null}
+            <SymptomPicker onPick={(symptom) => begin(symptom, null)} />
+          </>
         )
       ) : null}
       {view === 'before' ? <Before /> : null}
       {view === 'practice' ? <Practice facts={proof.sheet?.facts ?? null} /> : null}
     </>
+  );
+}
+
+/** Without a kit: what the vehicle is decides which faults it can have and what can be asked. */
+function WhatIsIt() {
+  const shelf = useShelf();
+  const send = useSend();
+  const { buildId = '' } = useParams();
+  const families = driveFamilies.map((family) => ({
+    group: driveFamilyWords[family],
+    items: shelf.kit.filter((k) => k.family === family).map(({ id, name }) => ({ value: id, label: name })),
+  }));
+  return (
+    <section className="card" aria-labelledby="what-is-it">
+      <h2 id="what-is-it">What drives it?</h2>
+      <p>
+        No kit is chosen. Say which is on it and only its own faults are asked about; a kit of your own goes on the
+        shelf first. Not known: go on below, and every kind is asked about.
+      </p>
+      <div className="fields">
+        <NativeSelect
+          label="Kit on the vehicle"
+          value=""
+          data={[{ value: '', label: 'not known' }, ...families.filter((f) => f.items.length > 0)]}
+          onChange={(event) => {
+            const { value } = event.currentTarget;
+            if (value !== '')
+              send(buildActions.chose({ field: 'choice.kit', value: { kitId: value, assistLimitMs: null } }));
+          }}
+        />
+        <p className="quiet">
+          <Link to={`/build/${buildId}/donor`}>Kind of vehicle, brakes and gears</Link> are on the Donor stage.
+        </p>
+      </div>
+    </section>
   );
 }
 

@@ -3,6 +3,8 @@ import {
   decimals,
   allowedNow,
   causesNow,
+  answerWords,
+  faultFacts,
   faultOf,
   faultTestOf,
   logEntrySchema,
@@ -42,8 +44,9 @@ export function Looking({ search: kept, proof }: { search: FaultSearch; proof: P
   const send = useSend();
   const { tools, turn } = useTools();
   const [instead, setInstead] = useState<string | null>(null);
-  const facts = proof.sheet?.facts;
-  if (!facts) return <p>Choose a kit first: which faults there can be follows from it.</p>;
+  const context = usePlanContext();
+  // Without a kit, what the vehicle is decides; of the drive every kind is asked about.
+  const facts = proof.sheet?.facts ?? faultFacts(context);
   const search = searchOf(kept, facts, tools, proof.sheet?.most ?? 'ride', proof.likelier);
   const found = searchNow(search);
   const symptom = symptoms.find((s) => s.id === search.symptom);
@@ -174,7 +177,7 @@ function Answers({
               <span>
                 <Words>{test?.ask ?? ''}</Words>
               </span>{' '}
-              <strong>{a.outcome === null ? 'skipped' : test?.outcomes.find((o) => o.id === a.outcome)?.words}</strong>
+              <strong>{a.outcome === null ? 'skipped' : answerWords(a.test, a.outcome)}</strong>
               {out.length > 0 ? (
                 <span className="quiet"> ruled out: {out.map((id) => faultWords(id).toLowerCase()).join('; ')}</span>
               ) : null}{' '}

@@ -1,6 +1,7 @@
 import { Button, NumberInput } from '@mantine/core';
 import {
   answerOf,
+  answerWords,
   anyVehicle,
   askable,
   causesNow,
@@ -195,7 +196,7 @@ export function Practice({ facts }: { facts: FaultFacts | null }) {
           {answers.map((a) => (
             <li key={a.test}>
               <Words>{faultTestOf(a.test)?.ask ?? ''}</Words>{' '}
-              <strong>{faultTestOf(a.test)?.outcomes.find((o) => o.id === a.outcome)?.words}</strong>
+              <strong>{a.outcome === null ? 'skipped' : answerWords(a.test, a.outcome)}</strong>
             </li>
           ))}
         </ol>

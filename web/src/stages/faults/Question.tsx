@@ -8,6 +8,7 @@ import {
   riskWords,
   type WouldBe,
 } from '@sprocket/core';
+import { useState } from 'react';
 import { useShelf } from '../../sheet/PlanProvider.tsx';
 import { weightWords } from './words.ts';
 import { Words } from '../../ui/Show.tsx';
@@ -25,6 +26,7 @@ interface QuestionProps {
 export function Question({ test: id, bits, best, would, onAnswer }: QuestionProps) {
   const shelf = useShelf();
   const test = faultTestOf(id);
+  const [held, setHeld] = useState<readonly string[]>([]);
   if (!test) return null;
   const lent: Readonly<Record<string, string>> = lentThings;
   return (
@@ -40,6 +42,7 @@ export function Question({ test: id, bits, best, would, onAnswer }: QuestionProp
       </h2>
       <p>
         <Words>{test.how}</Words>
+        {test.several ? ' Press all that hold.' : ''}
       </p>
       {test.risk === 'stand' ? (
         <p className="fault-care">Wheel in the air, fingers and sleeves away, a hand on the battery’s plug.</p>
@@ -50,11 +53,33 @@ export function Question({ test: id, bits, best, would, onAnswer }: QuestionProp
         </p>
       ) : null}
       <div className="plates">
-        {test.outcomes.map((o) => (
-          <button key={o.id} type="button" className="plate" onClick={() => onAnswer(o.id)}>
-            {o.words}
+        {test.outcomes.map((o) =>
+          test.several ? (
+            <button
+              key={o.id}
+              type="button"
+              className="plate"
+              aria-pressed={held.includes(o.id)}
+              onClick={() => setHeld(held.includes(o.id) ? held.filter((id) => id !== o.id) : [...held, o.id])}
+            >
+              {o.words}
+            </button>
+          ) : (
+            <button key={o.id} type="button" className="plate" onClick={() => onAnswer(o.id)}>
+              {o.words}
+            </button>
+          ),
+        )}
+        {test.several ? (
+          <button
+            type="button"
+            className="plate plate-done"
+            disabled={held.length === 0}
+            onClick={() => onAnswer(test.outcomes.flatMap((o) => (held.includes(o.id) ? [o.id] : [])).join('+'))}
+          >
+            {held.length > 1 ? `That is all: ${held.length} hold` : 'That is all'}
           </button>
-        ))}
+        ) : null}
         <button type="button" className="plate plate-skip" onClick={() => onAnswer(null)}>
           Skip: cannot tell
         </button>
