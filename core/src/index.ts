@@ -74,6 +74,7 @@ export {
   takenRange,
 } from './donor/items/item.ts';
 export { type VehicleKind, vehicleKindWords, vehicleKinds } from './donor/kinds.ts';
+export { legsDo, type LegsWay } from './plan/legsDo.ts';
 export { kitWatts, motorByPlate } from './drive/byPlate.ts';
 export { cellsByLabel, labelOf } from './pack/byPlate.ts';
 export { assumedEntry, assumedItems, assumeOpen, shownValue } from './donor/assumed.ts';

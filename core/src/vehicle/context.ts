@@ -1,7 +1,7 @@
 import { ridingNow } from '../build/brief.ts';
 import type { Build } from '../build/build.ts';
 import type { Taking } from '../build/remedy.ts';
-import { COMMON_PACK_MASS, SURFACE_GRIP, SURFACE_ROLLING, UNLIMITED_SPEED } from '../constants.ts';
+import { COMMON_PACK_MASS, UNLIMITED_SPEED } from '../constants.ts';
 import { donorGeometry, type DonorGeometry } from '../donor/geometry.ts';
 import { chosenPlacement, packMass, type PackPlacement } from '../layout/packPlacement.ts';
 import { voltsSuit } from '../pack/volts.ts';
@@ -16,23 +16,15 @@ import { axleLoads, towed, type Added, type AxleLoads } from '../safety/axleLoad
 import { steadySpeed } from '../ride/steady.ts';
 import { chromedRims } from './rims.ts';
 import { stoppingOf, type Stopping } from '../safety/stopping.ts';
-import { startCap, type StartCap } from '../safety/starting.ts';
+import type { StartCap } from '../safety/starting.ts';
+import { startCapOf } from './startCapOf.ts';
 import { trailerLoads, type TrailerLoads } from '../safety/trailer.ts';
 import { chosenParts, type Chosen } from './chosen.ts';
 import type { Gearing } from './gearing.ts';
 import { givenBy, withGiven } from './given.ts';
-import {
-  climbGradeOf,
-  rangeBand,
-  reckon,
-  roadOf,
-  roadSteepest,
-  steepestSurface,
-  type RangeBand,
-  type Reckoning,
-} from './reckon.ts';
+import { climbGradeOf, rangeBand, reckon, roadOf, roadSteepest, type RangeBand, type Reckoning } from './reckon.ts';
 import { ridesSpread } from './told.ts';
-import { assistLimit, systemOf, tyreRolling } from './system.ts';
+import { assistLimit, systemOf } from './system.ts';
 import { AS_IT_IS, massOf, resolveVehicle, type Vehicle } from './vehicle.ts';
 
 /** Whether a cluster goes on a kit’s own hub; any does where the donor’s wheel stays. */
@@ -307,25 +299,7 @@ export class PlanContext {
 
   /** How steep a start tyre and balance allow on the road's steepest stretch, whatever the motor could. */
   get startCap(): StartCap {
-    if (!this.cap) {
-      const surface = steepestSurface(this.build);
-      const driven = this.kit?.hub?.place ?? 'rear';
-      const tyre = this.asItWillBe.tyres[driven];
-      const rolling = tyreRolling(tyre) + SURFACE_ROLLING[surface];
-      const base = this.geometry.frontAxle.x - this.geometry.rearAxle.x;
-      const behind = towed(this.build, this.added);
-      const { trailer } = this.build.brief;
-      const towing =
-        behind && trailer
-          ? {
-              share: behind.axleKg / this.axleLoads.totalKg,
-              rolling: tyreRolling(trailer.tyre) + SURFACE_ROLLING[surface],
-              upM: trailer.hitchUpM,
-            }
-          : null;
-      this.cap = startCap(this.axleLoads, base, driven, rolling, SURFACE_GRIP[surface], towing);
-    }
-    return this.cap;
+    return (this.cap ??= startCapOf(this));
   }
 
   /** What must be stopped and by what; null while the brakes have not been looked at. */

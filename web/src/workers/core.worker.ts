@@ -4,6 +4,7 @@ import {
   buyingSheet,
   headOf,
   judgeCandidates,
+  legsDo,
   lessonsOf,
   narrowed,
   readTrackRide,
@@ -34,6 +35,7 @@ import {
   type Candidates,
   type Conditions,
   type Day,
+  type LegsWay,
   type Lesson,
   type LogTuning,
   type TellingRide,
@@ -101,6 +103,8 @@ const api = {
     const { solver } = await import('./solver.ts');
     return buyingSheet(lines, bill, orderedOn, await solver());
   },
+  /** What the legs do under each way of helping: a ride or two for each. */
+  legsDo: (build: Build, own: readonly Part[]): LegsWay[] => legsDo(contextOf(build, own)),
   /** Plan and as-built side by side: two whole plans. */
   besidePlan: (build: Build, own: readonly Part[]): BesidePlan | null =>
     besidePlan(build, withParts(starterShelf, own)),

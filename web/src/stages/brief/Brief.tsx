@@ -15,6 +15,7 @@ import { useBuild, useSend } from '../../store/store.ts';
 import { AmountField } from '../../ui/AmountField.tsx';
 import { FindingList } from '../../sheet/FindingList.tsx';
 import { Show, useWords } from '../../ui/Show.tsx';
+import { LegsDo } from '../../sheet/LegsDo.tsx';
 import { StageHead } from '../../sheet/StageHead.tsx';
 import { RoadDrawing } from './RoadDrawing.tsx';
 import { RoadDetails } from './RoadDetails.tsx';
@@ -218,6 +219,7 @@ export function BriefStage() {
           </div>
         </section>
         {brief.trailer ? <TrailerCard trailer={brief.trailer} /> : null}
+        <LegsDo />
         <RoadPicker />
         {brief.route ? <RoadDetails route={brief.route} /> : null}
       </div>

@@ -4,6 +4,7 @@ import { usePlan, usePlanContext } from '../../sheet/PlanProvider.tsx';
 import { useSpread } from '../../sheet/SpreadProvider.tsx';
 import { useBuild } from '../../store/store.ts';
 import { Say, useTexts } from '../../ui/Show.tsx';
+import { LegsDo } from '../../sheet/LegsDo.tsx';
 import { StageHead } from '../../sheet/StageHead.tsx';
 import { Cursor } from './Cursor.tsx';
 import { EnergyAccount } from './EnergyAccount.tsx';
@@ -39,6 +40,7 @@ export function RideStage() {
             </section>
             <Scenarios sheet={sheet} />
           </div>
+          <LegsDo />
           <Hills sheet={sheet} />
           <section aria-labelledby="ride-safe">
             <h2 id="ride-safe">Going safely</h2>
