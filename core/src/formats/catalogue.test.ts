@@ -61,8 +61,11 @@ describe('the catalogue', () => {
     );
     expect(told('faults/tests.json', '"asked": ["dead"]', '"asked": ["undead"]')[0]).to.match(/asked/);
     expect(told('survey/items.json', '"when": "cablesInside"', '"when": "cablesInsde"')[0]).to.match(/cablePort, when/);
-    expect(told('survey/items.json', /"options": \["steel", /, '"options": ["stel", ').join()).to.match(
-      /options: the catalogue has no words for the choice “stel”/,
+    expect(told('survey/items.json', '"aluminium", "titanium"', '"alumin", "titanium"').join()).to.match(
+      /options: the catalogue has no words for the choice “alumin”/,
+    );
+    expect(told('survey/items.json', '"commonly": "steel"', '"commonly": "stel"').join()).to.match(
+      /frameMaterial, commonly: is no option of it/,
     );
     expect(told('survey/items.json', '"frameMaterial"', '"frameMatter"').join()).to.match(/no place in a build/);
     expect(told('survey/condition.json', '"takes": "rust-kit"', '"takes": "rust-pot"')[0]).to.match(

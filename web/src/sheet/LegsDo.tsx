@@ -3,6 +3,7 @@ import { buildActions } from '../store/buildSlice.ts';
 import { useApp, useBuild, useSend } from '../store/store.ts';
 import { Say, Show, useTexts } from '../ui/Show.tsx';
 import { useWorkerAnswer } from '../workers/core.ts';
+import './legs-do.css';
 
 /** What the legs do on this road under each way of helping, with this build's figures, and the choice among them. */
 export function LegsDo() {
@@ -24,66 +25,63 @@ export function LegsDo() {
           Once kit and battery are chosen: what the legs give on this road under each way the kit can help.
         </p>
       ) : (
-        <div className="table-scroll" tabIndex={0} role="region" aria-label="Ways of helping, scrolls sideways">
-          <table>
-            <thead>
-              <tr>
-                <th scope="col">The motor helps</th>
-                <th scope="col">Legs give, once over the road</th>
-                <th scope="col">Of all work</th>
-                <th scope="col">Range</th>
-                <th scope="col">
-                  <span className="sr">Ridden so</span>
-                </th>
-              </tr>
-            </thead>
-            <tbody>
-              {ways.map((way) => (
-                <tr key={way.id}>
-                  <th scope="row">
-                    {way.words}
-                    <span className="from">
-                      <Say words={way.how} />
-                    </span>
-                  </th>
-                  <td className="num">
-                    <Show value={amount(way.giveJ / 3600, 'energy')} /> of{' '}
-                    <Show value={amount(way.couldJ / 3600, 'energy')} />
-                  </td>
-                  <td className="num">
-                    <Show value={amount(way.share, 'share')} />
-                  </td>
-                  <td className="num">
-                    <Show value={amount(way.rangeM, 'way', 0)} />
-                  </td>
-                  <td>
-                    {way.now ? (
-                      <span className="pill pill-now">ridden so</span>
-                    ) : (
-                      <button
-                        type="button"
-                        className="pill"
-                        aria-label={`Ride it so: ${way.words}`}
-                        onClick={() => {
-                          const { wish } = way;
-                          if (wish === null)
-                            send(buildActions.chose({ field: 'choice.throttle', value: { usesThrottle: true } }));
-                          else {
-                            if (choice.usesThrottle)
-                              send(buildActions.chose({ field: 'choice.throttle', value: { usesThrottle: false } }));
-                            send(buildActions.briefEdited({ field: 'brief.assist', value: { assist: wish } }));
-                          }
-                        }}
-                      >
-                        ride it so
-                      </button>
-                    )}
-                  </td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
-        </div>
+        <ul className="legs-ways">
+          {ways.map((way) => (
+            <li key={way.id}>
+              <div>
+                <strong>{way.words}</strong>
+                <p className="quiet">
+                  <Say words={way.how} />
+                </p>
+              </div>
+              <div className="legs-give">
+                <svg viewBox="0 0 100 8" aria-hidden="true" focusable="false" preserveAspectRatio="none">
+                  <rect x="0" y="0" width="100" height="8" className="legs-could" />
+                  <rect
+                    x="0"
+                    y="0"
+                    width={100 * (way.couldJ > 0 ? way.giveJ / way.couldJ : 0)}
+                    height="8"
+                    className="legs-did"
+                  />
+                </svg>
+                {way.couldJ > 0 ? (
+                  <span>
+                    legs give <Show value={amount(way.giveJ / 3600, 'energy')} /> of the{' '}
+                    <Show value={amount(way.couldJ / 3600, 'energy')} /> they could,{' '}
+                    <Show value={amount(way.share, 'share')} /> of the work
+                  </span>
+                ) : (
+                  <span>the legs give nothing</span>
+                )}
+              </div>
+              <span className="legs-range num">
+                <Show value={amount(way.rangeM, 'way', 0)} />
+              </span>
+              {way.now ? (
+                <span className="legs-now">ridden so</span>
+              ) : (
+                <button
+                  type="button"
+                  className="pill"
+                  aria-label={`Ride it so: ${way.words}`}
+                  onClick={() => {
+                    const { wish } = way;
+                    if (wish === null)
+                      send(buildActions.chose({ field: 'choice.throttle', value: { usesThrottle: true } }));
+                    else {
+                      if (choice.usesThrottle)
+                        send(buildActions.chose({ field: 'choice.throttle', value: { usesThrottle: false } }));
+                      send(buildActions.briefEdited({ field: 'brief.assist', value: { assist: wish } }));
+                    }
+                  }}
+                >
+                  ride it so
+                </button>
+              )}
+            </li>
+          ))}
+        </ul>
       )}
     </section>
   );

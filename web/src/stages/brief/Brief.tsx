@@ -161,7 +161,7 @@ export function BriefStage() {
               data={[
                 {
                   value: '',
-                  label: `As this kind is ridden: ${postureWords[postureOn({ ...brief, posture: null }, build.donor.kind)]}`,
+                  label: `As usual: ${postureWords[postureOn({ ...brief, posture: null }, build.donor.kind)]}`,
                 },
                 ...asOptions(postureWords, Object.keys(postureWords)),
               ]}

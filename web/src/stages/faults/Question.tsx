@@ -42,7 +42,7 @@ export function Question({ test: id, bits, best, would, onAnswer }: QuestionProp
       </h2>
       <p>
         <Words>{test.how}</Words>
-        {test.several ? ' Press all that hold.' : ''}
+        {test.several ? ' Press all that apply.' : ''}
       </p>
       {test.risk === 'stand' ? (
         <p className="fault-care">Wheel in the air, fingers and sleeves away, a hand on the battery’s plug.</p>
@@ -77,7 +77,7 @@ export function Question({ test: id, bits, best, would, onAnswer }: QuestionProp
             disabled={held.length === 0}
             onClick={() => onAnswer(test.outcomes.flatMap((o) => (held.includes(o.id) ? [o.id] : [])).join('+'))}
           >
-            {held.length > 1 ? `That is all: ${held.length} hold` : 'That is all'}
+            {held.length > 1 ? `That is all: ${held.length} apply` : 'That is all'}
           </button>
         ) : null}
         <button type="button" className="plate plate-skip" onClick={() => onAnswer(null)}>
