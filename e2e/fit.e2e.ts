@@ -63,7 +63,7 @@ describe('the judgement of fit', () => {
 
   it('shows each part against each thing, and opens what a pair comes to', async () => {
     await go(app, '/build/demo-box/schools');
-    const words = await waitForText(app.page, '.crossings', /17 parts, \d+ pairs/);
+    const words = await waitForText(app.page, '.crossings', /25 parts, \d+ pairs/);
     expect(words).to.match(/bracket shell[\s\S]*passes through, replaces it[\s\S]*Bracket width and bore/);
     await app.page.click('.crossings .pill:nth-child(2)');
     await waitForText(app.page, '.crossings', /It leaves the front wheel as it is/);

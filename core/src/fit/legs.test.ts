@@ -7,6 +7,11 @@ import { fromRest } from '../ride/fromRest.ts';
 import { steadyLoad } from '../ride/steady.ts';
 import { contextOf, grade, judged, world, type WorldOf } from '../../test/world.ts';
 import { judgeAbout } from './judge.ts';
+import { legsDo } from '../plan/legsDo.ts';
+import { planChosen } from '../plan/planBuild.ts';
+import { rideSheet } from '../plan/rideSheet.ts';
+import { summaryOf } from '../plan/summary.ts';
+import { phraseText } from '../quantity/format.ts';
 
 const rider = (effort: 'none' | 'easy', factor = 1) => ({ ...usualRider(), effort, factor, ageYears: 40 });
 const riding = (of: Parameters<typeof rider>, more: WorldOf & { law?: string; throttle?: boolean } = {}) =>
@@ -50,6 +55,25 @@ describe('riders without legs, or with few', () => {
       },
     });
     expect(said(two)).to.equal('nothing');
+  });
+
+  it('where nothing drives it no figure of a ride is told, on the sheet or in the line on the bench', () => {
+    const made = riding(['none'], { kit: withThrottle });
+    const context = contextOf(made);
+    expect(context.standsStill).to.equal(true);
+    const plan = planChosen(context);
+    for (const id of ['range', 'topSpeed', 'startGrade', 'climb']) {
+      const figure = plan.figures.find((f) => f.id === id);
+      expect(figure?.value, id).to.equal(null);
+      expect(phraseText(figure?.note ?? [], 'metric'), id).to.equal('nobody pedals and no throttle drives it');
+    }
+    expect([summaryOf(plan).rangeM, rideSheet(context), legsDo(context)]).to.deep.equal([null, null, []]);
+    // A throttle tied to walking pace drives nobody along the road.
+    const walking = riding(['none'], { kit: withThrottle, throttle: true });
+    expect(contextOf(walking).standsStill).to.equal(true);
+    for (const [law, throttle] of [['powered32', true]] as const)
+      expect(contextOf(riding(['none'], { kit: withThrottle, law, throttle })).standsStill).to.equal(false);
+    expect(contextOf(riding(['easy'], { kit: without })).standsStill).to.equal(false);
   });
 
   it('a torque sensor gives weak legs little; a level helps who turns the cranks', () => {

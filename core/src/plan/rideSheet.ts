@@ -75,7 +75,7 @@ function jobOf(context: PlanContext, system: RideSystem): SpreadJob {
 /** What a spread rides, without the rest of the sheet: cheap enough for every keystroke. */
 export function rideJob(context: PlanContext): { job: SpreadJob; wantedM: number } | null {
   const { build, kit, pack, asItWillBe } = context;
-  if (!kit || !pack || !voltsSuit(kit, pack)) return null;
+  if (!kit || !pack || !voltsSuit(kit, pack) || context.standsStill) return null;
   const system = systemOf(build, asItWillBe);
   return {
     job: jobOf(context, system),
@@ -86,7 +86,7 @@ export function rideJob(context: PlanContext): { job: SpreadJob; wantedM: number
 /** The ride of a build with its kit and pack, once over the road; null where either is not chosen. */
 export function rideSheet(context: PlanContext): RideSheet | null {
   const { build, kit, pack, asItWillBe } = context;
-  if (!kit || !pack || !voltsSuit(kit, pack)) return null;
+  if (!kit || !pack || !voltsSuit(kit, pack) || context.standsStill) return null;
   const system = systemOf(build, asItWillBe);
   const route = build.brief.route ?? flatRoute;
   const segments = routeSegments(route, build.brief);

@@ -30,6 +30,9 @@ function ridden(kitId: string, change: (build: Build) => void = () => undefined,
   const { system } = context.reckoning;
   return { context, system, kit: context.kit, help: helpOf(build, context.kit, system), reckoning: context.reckoning };
 }
+/** The same kit with legs that give nothing: it does not move on the road, and its levels are what they are. */
+const idly = ({ context, kit, system }: ReturnType<typeof ridden>): Help =>
+  helpOf(context.build, kit, { ...system, rider: { ...system.rider, powerW: 0 } });
 const stepOf = ({ step, steps }: Help): number => steps[(step ?? 0) - 1] as number;
 
 describe('how the motor helps', () => {
@@ -101,14 +104,13 @@ describe('how the motor helps', () => {
       b.choice.assistLimitMs = 20;
     });
     expect(fast.help.step).to.equal(fast.help.steps.length);
-    const idle = ridden('wren-m250-h', (b) => (b.brief.riders[0] = { ...b.brief.riders[0]!, effort: 'none' }));
-    expect(idle.help.step).to.equal(idle.help.steps.length);
+    const idle = idly(ridden('wren-m250-h'));
+    expect(idle.step).to.equal(idle.steps.length);
   });
 
   it('is a level for who gives nothing, where the kit has both', () => {
-    const help = (effort: 'none' | 'easy'): Help =>
-      ridden('otter-r250-x', (b) => (b.brief.riders[0] = { ...b.brief.riders[0]!, effort })).help;
-    expect([help('none').law.law, help('easy').law.law]).to.deep.equal(['level', 'proportional']);
+    const eased = ridden('otter-r250-x');
+    expect([idly(eased).law.law, eased.help.law.law]).to.deep.equal(['level', 'proportional']);
   });
 
   it('is held to the speed at which it ends', () => {

@@ -1,5 +1,6 @@
 import { ridingNow } from '../build/brief.ts';
 import type { Build } from '../build/build.ts';
+import { standsStill } from '../build/legs.ts';
 import type { Taking } from '../build/remedy.ts';
 import { COMMON_PACK_MASS, UNLIMITED_SPEED } from '../constants.ts';
 import { donorGeometry, type DonorGeometry } from '../donor/geometry.ts';
@@ -333,11 +334,12 @@ export class PlanContext {
     return this.speed;
   }
 
-  /** What the ride models say; null without kit or pack, or where their volts forbid it. */
+  /** What the ride models say; null without kit or pack, where their volts forbid it, or where nothing drives it. */
   get reckoning(): Reckoning | null {
     if (this.reckoned === undefined) {
       const { kit, pack, build, road } = this;
-      this.reckoned = kit && pack && voltsSuit(kit, pack) ? reckon(build, this.asItWillBe, road) : null;
+      this.reckoned =
+        kit && pack && voltsSuit(kit, pack) && !this.standsStill ? reckon(build, this.asItWillBe, road) : null;
     }
     return this.reckoned;
   }
@@ -346,6 +348,11 @@ export class PlanContext {
   get start(): Start | null {
     const { reckoning: r, startCap: cap } = this;
     return r && (r.startGrade <= cap.grade ? { grade: r.startGrade, limit: 'the motor' } : cap);
+  }
+
+  /** Nobody pedals and no throttle drives it: no figure of a ride holds. */
+  get standsStill(): boolean {
+    return this.kit !== null && standsStill(this.build, this.kit, this.laws);
   }
 
   /** What of tyre and balance a start hangs on. */

@@ -22,7 +22,8 @@ export function LegsDo() {
         </p>
       ) : ways.length === 0 ? (
         <p className="quiet">
-          Once kit and battery are chosen: what the legs give on this road under each way the kit can help.
+          Once kit and battery are chosen, and somebody pedals or a throttle drives it: what the legs give on this road
+          under each way the kit can help.
         </p>
       ) : (
         <ul className="legs-ways">

@@ -1,4 +1,4 @@
-import { legsOf, WEAK_LEGS_W } from '../../build/legs.ts';
+import { legsOf, throttleDrives, WEAK_LEGS_W } from '../../build/legs.ts';
 import { legalClass } from '../../parts/law.ts';
 import { amount, phrase } from '../../quantity/format.ts';
 import { ask, choose, set } from '../remedies.ts';
@@ -69,7 +69,7 @@ export const legs = kitRule(
         phrase`Nobody pedals; “${law.name}” allows a throttle ${law.throttle === 'free' ? 'freely' : law.throttle}. Range and hills count no legs.`,
       );
     const inProportion = kit.assist !== undefined && !kit.assist.laws.includes('level');
-    const byThrottle = kit.throttle && choice.usesThrottle && !pedalOnly;
+    const byThrottle = throttleDrives(build, kit, laws);
     if (inProportion && !byThrottle)
       return say.rework(
         'Help in proportion to weak legs',
