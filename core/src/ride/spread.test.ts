@@ -4,7 +4,7 @@ import { readFileSync } from 'node:fs';
 import type { Build } from '../build/build.ts';
 import { readBuildFile } from '../formats/buildFile.ts';
 import { starterShelf } from '../parts/shelf/starterShelf.ts';
-import { rideSheet } from '../plan/rideSheet.ts';
+import { rideJob, rideSheet } from '../plan/rideSheet.ts';
 import { sizeBackwards } from '../plan/sizing.ts';
 import { shedsW, tipCaution } from '../safety/going.ts';
 import { stoppingDistance, brakeLimits } from '../safety/stopping.ts';
@@ -165,6 +165,34 @@ describe('the ride sheet', () => {
   });
 });
 
+describe('the band of the range', () => {
+  it('begins and ends where drawn rides do: within a tenth of their 10 and 90 % on every demo build, most of them nearer', () => {
+    const off: number[] = [];
+    for (const name of ['mixte', 'trike', 'box', 'lockkeeper', 'gravel']) {
+      const build = demo(name);
+      const context = planContext(build, starterShelf);
+      const { band } = context;
+      const rides = rideJob(context);
+      if (!band || !rides) throw new Error(name);
+      const { rangeM } = summariseDraws(runDraws(rides.job, 0, 300), rides.wantedM);
+      for (const [ours, theirs] of [
+        [band.lowM, rangeM.p10],
+        [band.highM, rangeM.p90],
+      ] as const) {
+        off.push(Math.abs(Math.log(ours / theirs)));
+        expect(off.at(-1), `${name}: ${ours} beside ${theirs}`).to.be.lessThan(0.12);
+      }
+      expect(band.lowM).to.be.at.most(band.midM);
+      expect(band.highM).to.be.at.least(band.midM);
+      // Doubts are the drawn ride's own, named as there.
+      expect(band.causes.length).to.be.within(6, 9);
+      for (let i = 1; i < band.causes.length; i++)
+        expect(band.causes[i]?.share).to.be.at.most(band.causes[i - 1]?.share ?? 0);
+    }
+    expect(off.filter((o) => o < 0.04).length).to.be.at.least(7);
+  });
+});
+
 describe('figures a converter would recognise', () => {
   it('a heavy throttle-only tandem uses 20 to 30 Wh/km and more at 30 km/h', () => {
     const build = demo('mixte');
@@ -192,6 +220,7 @@ describe('figures a converter would recognise', () => {
       assistLimitMs: null,
       usesThrottle: true,
     });
+    build.brief.legalClass = 'private';
     expect(sheetOf(build).once.whPerKm).to.be.within(18, 34);
   });
 

@@ -34,7 +34,8 @@ const usualWords: Record<SpreadInput, string> = {
 
 /** Inputs that rides tell of, in the order of their lower triangle. */
 export const toldInputs = ['dragArea', 'rolling', 'riderPower', 'health'] as const satisfies readonly SpreadInput[];
-const isTold = (input: SpreadInput): boolean => (toldInputs as readonly SpreadInput[]).includes(input);
+/** Whether rides tell of an input. */
+export const isTold = (input: SpreadInput): boolean => (toldInputs as readonly SpreadInput[]).includes(input);
 
 /** What rides leave open of them: the lower triangle of their covariance, in logarithms. */
 export interface RidesSpread {
@@ -112,15 +113,11 @@ export function drawOf(seed: number, index: number): Draw {
 /** Never let a draw turn a factor round: at most three standard deviations either way. */
 const held = (z: number): number => Math.max(-3, Math.min(3, z));
 
-/** Vehicle and road as a draw has them. */
-export function drawnRide(
-  job: Omit<SpreadJob, 'seed' | 'start'>,
-  draw: Draw,
-): { system: RideSystem; road: RouteSteps } {
-  const { system, route, brief } = job;
+/** The vehicle as a draw has it. */
+export function drawnSystem({ system, told }: Pick<SpreadJob, 'system' | 'told'>, draw: Draw): RideSystem {
   const { vehicle, rider, pack, air } = system;
-  const [drag, rolling, legs, health] = toldFactors(draw, job.told);
-  const drawn: RideSystem = {
+  const [drag, rolling, legs, health] = toldFactors(draw, told);
+  return {
     ...system,
     vehicle: {
       ...vehicle,
@@ -132,7 +129,14 @@ export function drawnRide(
     pack: { ...pack, health: Math.min(1, pack.health * health) },
     air: { ...air, temperatureC: air.temperatureC + SPREAD.temperatureK * held(draw.temperature) },
   };
-  const road = cutRoute(
+}
+
+/** Inputs that are the road's and its wind's, not the vehicle's. */
+export const ofRoad: ReadonlySet<SpreadInput> = new Set(['windSpeed', 'windDirection', 'stops']);
+
+/** The road as a draw has it: its wind, its stops. */
+export function drawnRoad({ route, brief }: Pick<SpreadJob, 'route' | 'brief'>, draw: Draw): RouteSteps {
+  return cutRoute(
     routeSegments(route, brief, {
       windMs: SPREAD.windMs * held(draw.windSpeed),
       turn: SPREAD.windTurnDeg * held(draw.windDirection),
@@ -140,7 +144,14 @@ export function drawnRide(
     }),
     0,
   );
-  return { system: drawn, road };
+}
+
+/** Vehicle and road as a draw has them. */
+export function drawnRide(
+  job: Omit<SpreadJob, 'seed' | 'start'>,
+  draw: Draw,
+): { system: RideSystem; road: RouteSteps } {
+  return { system: drawnSystem(job, draw), road: drawnRoad(job, draw) };
 }
 
 /** Whether a system sets off on the steepest stretch, by motor and legs. */

@@ -369,10 +369,8 @@ export class PlanContext {
   /** The first-order band of the range; null where nothing can be ridden. */
   get band(): RangeBand | null {
     if (this.spread === undefined) {
-      const { reckoning, road } = this;
-      this.spread = reckoning
-        ? rangeBand(reckoning, road, this.build.brief.thereAndBack, ridesSpread(this.build))
-        : null;
+      const { reckoning, road, build } = this;
+      this.spread = reckoning && rangeBand(reckoning, road, build, ridesSpread(build));
     }
     return this.spread;
   }

@@ -1,19 +1,22 @@
 import type { Route } from '../build/brief.ts';
 import type { Build } from '../build/build.ts';
-import {
-  LEAST_HILL,
-  LEAST_MOTOR_SHARE,
-  NORMAL_90,
-  WIDEST_BAND,
-  SPREAD,
-  SURFACE_ROLLING,
-  USUAL_HILL,
-} from '../constants.ts';
+import { LEAST_HILL, LEAST_MOTOR_SHARE, NORMAL_90, WIDEST_BAND, SURFACE_ROLLING, USUAL_HILL } from '../constants.ts';
 import { coldFactor } from '../pack/battery.ts';
 import { cutRoute, simulate, type RideResult, type RideTrace, type RouteSteps } from '../ride/simulate.ts';
 import { flatRoute, routeLength, routeSegments, steepestGrade, surfaceAt } from '../ride/route.ts';
 import { startGrade, steadySpeed, type SteadySpeed } from '../ride/steady.ts';
-import { ridesText, toldInputs, type RidesSpread } from '../ride/spread.ts';
+import {
+  drawnRide,
+  drawnRoad,
+  drawnSystem,
+  isTold,
+  ofRoad,
+  ridesText,
+  spreadInputs,
+  spreadInputWords,
+  type Draw,
+  type RidesSpread,
+} from '../ride/spread.ts';
 import type { RideSystem } from '../ride/system.ts';
 import { systemOf } from './system.ts';
 import type { Vehicle } from './vehicle.ts';
@@ -103,85 +106,62 @@ export function legsShare({ account }: RideResult): number {
 }
 
 /**
- * First-order spread of the range: one pass over the road for each uncertain input moved by one
- * standard deviation, the shifts in Wh/km added as squares. Good while each shift stays small
- * (about a fifth); a drawn spread replaces it where more is wanted.
+ * Spread of the range, by the same inputs as drawn rides. Each is moved by one standard deviation for one pass over the
+ * road; what that does to Wh/km and to the charge is added as squares: that says what the doubt comes from, and how much
+ * of each input it takes to come to a ride such as one in ten. Those two rides, all inputs off together by their part of
+ * it (the likeliest way to be so far off), are then ridden to empty as any other: a battery ends on a hill, not at a
+ * share of a figure.
  */
 export function rangeBand(
   reckoning: Reckoning,
   road: RouteSteps,
-  thereAndBack: boolean,
+  { brief }: Pick<Build, 'brief'>,
   told?: RidesSpread,
 ): RangeBand {
   const { system, toEmpty } = reckoning;
+  const job = { system, route: brief.route ?? flatRoute, brief: { ...brief, route: null }, told };
   const base = (toEmpty.pass.energyWh * 1000) / toEmpty.pass.distanceM;
-  const shift = (moved: RideSystem): number => simulate(moved, road, { repeat: false, fine: true }).whPerKm / base - 1;
-  const { vehicle, air } = system;
-  const windier = road.headwind.map(
-    (wind, i) => wind + (thereAndBack && i >= road.count / 2 ? -SPREAD.windMs : SPREAD.windMs),
-  );
-  const causes: SpreadCause[] = [
-    ...vehicleCauses(system, told, shift),
-    {
-      label: 'load ±3 %',
-      share: shift({ ...system, vehicle: { ...vehicle, massKg: vehicle.massKg * (1 + SPREAD.load) } }),
-    },
-    {
-      label: 'wind ±1.5 m/s',
-      share: simulate(system, { ...road, headwind: windier }, { repeat: false, fine: true }).whPerKm / base - 1,
-    },
-    {
-      label: 'temperature ±5 K',
-      share:
-        coldShare(system) + shift({ ...system, air: { ...air, temperatureC: air.temperatureC - SPREAD.temperatureK } }),
-    },
-  ].map((cause) => ({ ...cause, share: Math.abs(cause.share) }));
-  const sigma = Math.sqrt(causes.reduce((sum, cause) => sum + cause.share ** 2, 0));
+  const holds = ({ pack, air }: RideSystem): number => pack.health * coldFactor(pack.chemistry, air.temperatureC);
+  const shares = spreadInputs.map((input): number => {
+    if (input === 'riderPower' && system.rider.powerW === 0) return 0;
+    const draw = { ...NO_DRAW, [input]: 1 };
+    const [moved, there] = ofRoad.has(input) ? [system, drawnRoad(job, draw)] : [drawnSystem(job, draw), road];
+    const { whPerKm } = simulate(moved, there, { repeat: false, fine: true });
+    return Math.log(whPerKm / base) - Math.log(holds(moved) / holds(system));
+  });
+  const sigma = Math.hypot(...shares);
   const midM = toEmpty.distanceM;
-  // Range goes as 1 over Wh/km: the band is laid symmetrically in the logarithm.
-  const factor = Math.exp(NORMAL_90 * sigma);
+  const off = (times: number): number => {
+    if (!(sigma > 0)) return midM;
+    const draw = Object.fromEntries(
+      spreadInputs.map((input, i) => [input, (times * (shares[i] as number)) / sigma]),
+    ) as Draw;
+    const there = drawnRide(job, draw);
+    return simulate(there.system, there.road, { repeat: true, fine: true }).distanceM;
+  };
+  const lowM = Math.min(midM, off(NORMAL_90));
+  const highM = Math.max(midM, off(-NORMAL_90));
   return {
-    lowM: midM / factor,
+    lowM,
     midM,
-    highM: midM * factor,
-    causes: causes.sort((a, b) => b.share - a.share),
-    hardly: legsShare(toEmpty) > 1 - LEAST_MOTOR_SHARE || factor > WIDEST_BAND,
+    highM,
+    causes: causesOf(shares, told),
+    hardly: legsShare(toEmpty) > 1 - LEAST_MOTOR_SHARE || Math.max(highM / midM, midM / lowM) > WIDEST_BAND,
   };
 }
 
-/** What is not known of vehicle and legs: each by itself, or what rides leave open of all together. */
-function vehicleCauses(
-  system: RideSystem,
-  told: RidesSpread | undefined,
-  shift: (moved: RideSystem) => number,
-): SpreadCause[] {
-  const { vehicle, rider } = system;
-  const moved = (drag: number, rolling: number, legs: number): number =>
-    shift({
-      ...system,
-      vehicle: { ...vehicle, cdaM2: vehicle.cdaM2 * drag, crr: vehicle.crr * rolling },
-      rider: { ...rider, powerW: rider.powerW * legs },
-    });
-  if (told) {
-    // Each column moves all four together: what rides cannot tell apart cancels where it does on the road.
-    const columns = toldInputs.map((_, j) => {
-      const [drag, rolling, legs, health] = toldInputs.map(
-        (_, i) => (told.lower[i] as readonly number[])[j] as number,
-      ) as [number, number, number, number];
-      return moved(Math.exp(drag), Math.exp(rolling), Math.exp(legs)) - health;
-    });
-    return [{ label: `vehicle and legs, from ${ridesText(told.rides)}`, share: Math.hypot(...columns) }];
-  }
-  return [
-    { label: 'air drag ±8 %', share: moved(1 + SPREAD.dragArea, 1, 1) },
-    { label: 'rolling ±15 %', share: moved(1, 1 + SPREAD.rolling, 1) },
-    { label: 'rider’s power ±20 %', share: rider.powerW === 0 ? 0 : moved(1, 1, 1 + SPREAD.riderPower) },
-    { label: 'pack health ±3 %', share: SPREAD.health },
-  ];
-}
+/** Nothing off: every input as the plan supposes. */
+const NO_DRAW = Object.fromEntries(spreadInputs.map((input) => [input, 0])) as Draw;
 
-function coldShare(system: RideSystem): number {
-  const { chemistry } = system.pack;
-  const t = system.air.temperatureC;
-  return 1 - coldFactor(chemistry, t - SPREAD.temperatureK) / coldFactor(chemistry, t);
+/** What the doubt comes from, largest first; what rides leave open of vehicle and legs together is one. */
+function causesOf(shares: readonly number[], told: RidesSpread | undefined): SpreadCause[] {
+  const each = spreadInputs.map((input, i) => ({ input, share: Math.abs(shares[i] as number) }));
+  const joint = told ? each.filter(({ input }) => isTold(input)) : [];
+  const alone = each.filter((e) => !joint.includes(e));
+  return [
+    ...(told && joint.length > 0
+      ? [{ label: `vehicle and legs, from ${ridesText(told.rides)}`, share: Math.hypot(...joint.map((e) => e.share)) }]
+      : []),
+    ...alone.map(({ input, share }) => ({ label: spreadInputWords(input), share })),
+  ].sort((a, b) => b.share - a.share);
 }

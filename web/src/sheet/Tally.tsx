@@ -1,13 +1,4 @@
-import {
-  amount,
-  legalClass,
-  showAmount,
-  starterShelf,
-  withLaws,
-  type BuildPlan,
-  type Figure,
-  type Spread,
-} from '@sprocket/core';
+import { legalClass, showAmount, starterShelf, withLaws, type BuildPlan, type Figure } from '@sprocket/core';
 import { useEffect, useRef, useState } from 'react';
 import { Big, Say, Show, Words } from '../ui/Show.tsx';
 import { VerdictMark } from './Verdict.tsx';
@@ -94,7 +85,7 @@ function FigureRow({ figure, delta, onOpen }: { figure: Figure; delta: string | 
         ) : null}
       </span>
       {figure.band ? (
-        <BandFigure figure={figure} spread={figure.id === 'range' ? spread : null} />
+        <BandFigure figure={figure} />
       ) : figure.value ? (
         <Big value={figure.value} />
       ) : (
@@ -113,14 +104,10 @@ function FigureRow({ figure, delta, onOpen }: { figure: Figure; delta: string | 
   );
 }
 
-function BandFigure({ figure, spread }: { figure: Figure; spread: Spread | null }) {
+function BandFigure({ figure }: { figure: Figure }) {
   const units = useUnits();
-  const { value } = figure;
-  // The drawn spread takes the place of the first-order band once it is there.
-  const band =
-    figure.band && spread
-      ? { ...figure.band, low: amount(spread.rangeM.p10, 'way', 0), high: amount(spread.rangeM.p90, 'way', 0) }
-      : figure.band;
+  // The plan's own band, as every finding and paper tells it; drawn rides are told on the ride sheet.
+  const { band, value } = figure;
   if (!band || !value) return null;
   const low = showAmount(band.low, units);
   const high = showAmount(band.high, units);
