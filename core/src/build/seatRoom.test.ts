@@ -50,7 +50,7 @@ describe('room on seats', () => {
     });
   });
 
-  it('two children go in one box, and a third is told of, not put off', () => {
+  it('two children go in one box, and a third is a finding and stays aboard', () => {
     const two: [Seat, number][] = [
       ['box', 16],
       ['box', 19],

@@ -57,7 +57,7 @@ describe('riders without legs, or with few', () => {
     expect(said(two)).to.equal('nothing');
   });
 
-  it('where nothing drives it no figure of a ride is told, on the sheet or in the line on the bench', () => {
+  it('where nothing drives it no figure of a ride is shown, on the sheet or in the line on the bench', () => {
     const made = riding(['none'], { kit: withThrottle });
     const context = contextOf(made);
     expect(context.standsStill).to.equal(true);
@@ -84,7 +84,7 @@ describe('riders without legs, or with few', () => {
     expect(said(riding(['easy', WEAK_LEGS_W / 50], { kit: inProportion }))).to.equal('nothing');
   });
 
-  it('nobody without legs is told to use them', () => {
+  it('nobody without legs is advised to use them', () => {
     let stops = 0;
     for (const kind of vehicleKinds.filter((_, i) => i % 4 === 0))
       for (const { id } of starterShelf.kit)

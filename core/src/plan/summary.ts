@@ -28,7 +28,7 @@ export interface BuildSummary {
 /** The line of a plan. */
 export function summaryOf(plan: ChosenPlan): BuildSummary {
   const { geometry: g, motor, pack } = plan.drawing;
-  // What the verdict is for: under “measure” what is to be measured, whatever rework is known beside it.
+  // What the verdict is for: the gravest that is known.
   const worst = plan.findings.find((f) => f.verdict === plan.verdict && !f.override) ?? plan.findings[0];
   const { band } = plan.pack;
   return {

@@ -1,10 +1,14 @@
 import { foundNames, isOn, onNames, type FoundName, type OnName } from '../../donor/items/found.ts';
 import type { BrakeKind } from '../../donor/options.ts';
 import { partById } from '../../parts/part.ts';
+import type { RemedyPlace } from '../../build/remedy.ts';
+import type { Fitting } from '../../parts/smallParts.ts';
 import type { Kit } from '../../parts/kit.ts';
 import type { Pack } from '../../parts/pack.ts';
 import { rimStays } from '../../vehicle/rims.ts';
 import type { PlanContext } from '../../vehicle/context.ts';
+
+type Gives = NonNullable<Fitting['gives']>;
 
 /** What a crossing's row may ask of the kit and the vehicle it meets, by name. */
 const kitNames = {
@@ -19,32 +23,36 @@ const kitNames = {
   frontRimBrakeStays: (context, kit) => rimBrakeStays(context, kit, 'front'),
 } as const satisfies Record<string, (context: PlanContext, kit: Kit | null) => boolean>;
 
-/** Whether a brake of such a kind was taken for a wheel: bought alone, not with a fork that holds it; or has to go over to a new fork. */
-function brakeTaken({ taken, shelf, build }: PlanContext, end: 'front' | 'rear', ...kinds: BrakeKind[]): boolean {
-  const own = build.donor.survey[`${end}Brake`]?.value;
-  // The donor's brake goes over to a fork that comes without one.
-  if (end === 'front' && taken.some(({ part }) => part === 'steel-fork') && own && kinds.includes(own)) return true;
-  return taken.some(({ part, place }) => {
+/** What a part taken brings, by its own data, and where it goes. */
+const bringing = ({ taken, shelf }: PlanContext): { place: RemedyPlace; gives: Gives }[] =>
+  taken.flatMap(({ part, place }) => {
     const found = partById(shelf, part);
-    const brake = found?.kind === 'fitting' ? found.gives?.brake : undefined;
-    if (brake === undefined || place === 'fork') return false;
-    return kinds.includes(brake) && (place === 'donor' || place === `${end} brake`);
+    return found?.kind === 'fitting' && found.gives ? [{ place, gives: found.gives }] : [];
+  });
+
+/** Whether a brake of such a kind was taken for a wheel: bought alone, not with a fork that holds it; or has to go over to a new fork. */
+function brakeTaken(context: PlanContext, end: 'front' | 'rear', ...kinds: BrakeKind[]): boolean {
+  const own = context.build.donor.survey[`${end}Brake`]?.value;
+  return bringing(context).some(({ place, gives }) => {
+    // The donor's brake goes over to a fork that comes without one.
+    if (gives.fork) return end === 'front' && gives.brake === undefined && own !== undefined && kinds.includes(own);
+    return gives.brake !== undefined && kinds.includes(gives.brake) && (place === 'donor' || place === `${end} brake`);
   });
 }
-const takenAt =
-  (...parts: string[]) =>
-  ({ taken }: PlanContext): boolean =>
-    taken.some(({ part }) => parts.includes(part));
+const bearing =
+  (at: RemedyPlace) =>
+  (context: PlanContext): boolean =>
+    bringing(context).some(({ place, gives }) => place === at && gives.bearsKg !== undefined);
 /** What it may ask of parts that were taken to mend what did not fit. */
 const takenNames = {
   newFrontRim: (context) => brakeTaken(context, 'front', 'rim'),
   newFrontDisc: (context) => brakeTaken(context, 'front', 'discCable', 'discHydraulic'),
   newRearRim: (context) => brakeTaken(context, 'rear', 'rim'),
   newRearDisc: (context) => brakeTaken(context, 'rear', 'discCable', 'discHydraulic'),
-  newFork: takenAt('steel-fork', 'disc-fork'),
-  newRack: takenAt('rear-rack'),
-  newStand: takenAt('twin-stand'),
-  newTensioner: takenAt('chain-tensioner'),
+  newFork: (context) => bringing(context).some(({ gives }) => gives.fork !== undefined),
+  newRack: bearing('rack'),
+  newStand: bearing('stand'),
+  newTensioner: (context) => bringing(context).some(({ gives }) => gives.tensions === true),
 } as const satisfies Record<string, (context: PlanContext) => boolean>;
 
 /** What it may ask of the battery in question. */
