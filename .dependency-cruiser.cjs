@@ -19,7 +19,8 @@ const layers = [
   ['fit'],
   ['work', 'proof', 'log'],
   ['formats'],
-  ['plan'],
+  ['plan', 'start'],
+  ['search'],
 ];
 
 /** Rooms of the web, lowest first: the store all stand on, the pieces, what keeps and works, then sheet, stages and roof. */

@@ -38,6 +38,7 @@ describe('one donor in, one honest plan out', () => {
     });
     await part('makes a build and takes the brief in mixed units', async () => {
       await press(app.page, 'New build');
+      await press(app.page, 'Skip to the full brief');
       await app.page.waitForSelector('[data-figure="mass"]');
       await fill(app.page, 'Mass, dressed', '11 st 4');
       await waitForText(app.page, '[data-figure="mass"]', /90\.7/);

@@ -155,6 +155,8 @@ describe('parts', () => {
     await part('an order goes on as simulated days pass, and says that they are a stand-in’s', async () => {
       await leg(app.page, 'Buying');
       await app.page.waitForSelector('.order-page');
+      // What may still be bought is worked out above the orders, and pushes them down when it is there.
+      await app.page.waitForFunction(() => !/Working it out/.test(document.querySelector('main')?.textContent ?? ''));
       const orders = await app.page.$$eval('.order-page', (list) => list.length);
       await press(app.page, 'Ask how they stand');
       await waitForText(app.page, '.standing-says', /0 come[\s\S]*stand-in/);

@@ -10,6 +10,8 @@ interface Shot {
   height?: number;
   dark?: boolean;
   click?: string;
+  /** Where what is typed. */
+  type?: [selector: string, words: string];
   scroll?: string;
   wait?: string;
   /** Pressed once what is waited for is there. */
@@ -19,11 +21,16 @@ interface Shot {
 }
 
 const shots: Shot[] = [
-  { name: 'kinds', path: '/kinds', height: 1350 },
   { name: 'builds', path: '/' },
   { name: 'brief', path: '/build/demo-mixte/brief' },
   { name: 'donor', path: '/build/demo-mixte/donor' },
-  { name: 'drive', path: '/build/demo-box/drive' },
+  {
+    name: 'drive',
+    path: '/build/demo-mixte/drive',
+    height: 1150,
+    click: '.proposals-ask button',
+    wait: '.proposals[aria-busy="false"]',
+  },
   { name: 'pack', path: '/build/demo-mixte/pack' },
   { name: 'gearing', path: '/build/demo-box/gearing', scroll: '#chain-title' },
   { name: 'ride', path: '/build/demo-mixte/ride', wait: '.tally[data-spread="drawn"]' },
@@ -42,6 +49,14 @@ const shots: Shot[] = [
   { name: 'rides', path: '/build/demo-box/logbook', dark: true, click: '.walk .leg:nth-child(2)', wait: '.odd-list' },
   { name: 'compare', path: '/build/demo-mixte/compare' },
   { name: 'stand', path: '/build/demo-trike/build', click: '.to-stand', wait: '.stand' },
+  {
+    name: 'start',
+    path: '/',
+    height: 1150,
+    click: '.library-actions button',
+    type: ['#start-line', 'steel mixte 28in, 82 kg, 12 km each way, one hill of 10 %, up to 900'],
+    wait: '.measure-first li',
+  },
   { name: 'donor-phone', path: '/build/demo-lockkeeper/donor', width: 390, height: 844 },
 ];
 
@@ -53,7 +68,11 @@ for (const dark of [false, true]) {
   for (const shot of shots.filter((s) => (s.dark ?? false) === dark)) {
     await app.page.setViewport({ width: shot.width ?? 1280, height: shot.height ?? 800 });
     await visit(app, shot.path);
-    if (shot.click) await app.page.click(shot.click);
+    if (shot.click) await (await app.page.waitForSelector(shot.click))?.click();
+    if (shot.type) {
+      await app.page.waitForSelector(shot.type[0]);
+      await app.page.type(...shot.type);
+    }
     if (shot.wait) await app.page.waitForSelector(shot.wait);
     if (shot.then) await app.page.click(shot.then);
     if (shot.scroll) await app.page.$eval(shot.scroll, (e) => e.scrollIntoView());

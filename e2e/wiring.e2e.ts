@@ -179,7 +179,7 @@ describe('wiring', () => {
   it('from a new build: without a kit it says what to do first', async () => {
     await go(app, '/');
     await press(app.page, 'New build');
-    await waitForText(app.page, 'h1', /Brief/);
+    await waitForText(app.page, 'h1', /What are you turning electric/);
     const id = /build\/([^/]+)/.exec(app.page.url())?.[1] ?? '';
     await go(app, `/build/${id}/wiring`);
     await waitForText(app.page, 'main', /Choose a kit first/);

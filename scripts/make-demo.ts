@@ -189,6 +189,8 @@ function build(id: string, name: string, kind: VehicleKind, description: string,
   const b = newBuild(`demo-${id}`, name, '2026-05-04T09:00:00.000Z');
   b.donor.kind = kind;
   b.donor.description = description;
+  for (const id of ['kind', 'wheels', 'rider', 'load', 'way', 'hill', 'range', 'budget', 'rules'] as const)
+    b.start.said[id] = 'pointed';
   // Two evenings and a Saturday morning.
   b.bench.weekly = [
     { day: 1, from: '19:00', to: '21:30' },

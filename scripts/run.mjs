@@ -23,6 +23,26 @@ function run(command, args, { quiet = false } = {}) {
 const bin = (name) => join(root, 'node_modules', '.bin', name);
 const tsx = (file, args = []) => run(process.execPath, ['--import', 'tsx', join(root, file), ...args]);
 
+/** Makes commands into plain scripts and runs the first: where thousands of rides are ridden that takes half the time. */
+async function asPlainScripts(names, args) {
+  const { build: bundle } = await import('esbuild');
+  const outdir = join(root, 'node_modules', '.cache', 'sprocket-cli');
+  await bundle({
+    absWorkingDir: root,
+    entryPoints: names.map((name) => `cli/src/${name}.ts`),
+    outdir,
+    outExtension: { '.js': '.mjs' },
+    bundle: true,
+    splitting: true,
+    format: 'esm',
+    platform: 'node',
+    alias: { '@sprocket/core': join(root, 'core', 'src', 'index.ts') },
+    packages: 'external',
+    logLevel: 'warning',
+  });
+  run(process.execPath, [join(outdir, `${names[0]}.mjs`), ...args]);
+}
+
 function install() {
   const stamp = join(root, 'node_modules', '.package-lock.json');
   const lock = join(root, 'package-lock.json');
@@ -127,6 +147,9 @@ switch (task) {
     break;
   case 'catalogue':
     tsx('cli/src/catalogue.ts', rest);
+    break;
+  case 'search':
+    await asPlainScripts(['search', 'searchWorker'], rest);
     break;
   case 'schedule':
     tsx('cli/src/schedule.ts', rest);

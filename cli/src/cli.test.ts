@@ -7,7 +7,7 @@ import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 
 const root = fileURLToPath(new URL('../../', import.meta.url));
-const tasks = ['ride', 'plan', 'buy', 'schedule', 'faults', 'tune', 'report', 'catalogue'] as const;
+const tasks = ['ride', 'plan', 'buy', 'schedule', 'faults', 'tune', 'report', 'catalogue', 'search'] as const;
 /** Beside the sources, so that what they look for from where they lie is there; no part of what is kept. */
 const built = join(root, 'cli', 'dist');
 
@@ -35,7 +35,7 @@ describe('command line', () => {
   before(() =>
     build({
       absWorkingDir: root,
-      entryPoints: tasks.map((task) => `cli/src/${task}.ts`),
+      entryPoints: [...tasks, 'searchWorker'].map((task) => `cli/src/${task}.ts`),
       outdir: built,
       outExtension: { '.js': '.mjs' },
       bundle: true,
@@ -203,6 +203,40 @@ describe('command line', () => {
     expect(status).to.equal(1);
     expect(err).to.match(/^catalogue\/shelf\/fittings\.json:2: torque-arm, price: must be a number$/m);
     expect(err).to.match(/^catalogue\/laws\.json:1: this file is missing$/m);
+  });
+
+  it('search prints a line a file of what none of the others beats, and names an aim or a file it does not know', () => {
+    const none = run('search', ['--aims', 'price,beauty', 'web/public/demo/builds/demo-mixte.json']);
+    expect([none.status, none.out]).to.deep.equal([2, '']);
+    expect(none.err).to.match(/“beauty” is none of price, hours/);
+    expect(run('search', []).status).to.equal(2);
+    const bad = join(folder, 'bad-build.json');
+    writeFileSync(bad, '{"id": 7}');
+    const trike = 'web/public/demo/builds/demo-trike.json';
+    const both = run('search', [bad, trike]);
+    expect(both.status).to.equal(2);
+    expect(both.err).to.contain('bad-build.json');
+    const said = JSON.parse(both.out) as Record<string, unknown> & {
+      front: { choice: { kitId: string }; aims: Record<string, number> }[];
+      picks: Record<string, number>;
+      families: { family: string; best: number | null; why: string }[];
+    };
+    expect(Object.keys(said)).to.deep.equal([
+      'file',
+      'aims',
+      'counted',
+      'stopped',
+      'reckoned',
+      'ms',
+      'front',
+      'picks',
+      'families',
+      'measure',
+    ]);
+    expect(said.file).to.equal(trike);
+    expect(said.families).to.have.length(5);
+    for (const at of Object.values(said.picks)) expect(said.front[at]).to.be.an('object');
+    for (const { why } of said.families) expect(why).to.not.equal('');
   });
 
   it('faults lists, looks, refuses by path and runs its lab', () => {

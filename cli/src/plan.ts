@@ -4,6 +4,7 @@ import {
   amountText,
   parseJson,
   phraseText,
+  planAims,
   judgeCandidates,
   planChosen,
   planContext,
@@ -83,6 +84,7 @@ function asDocument(context: PlanContext, plan: BuildPlan) {
     gears: gearing.rows,
     proving: proving && { ...proving, together: together(context, proving) },
     band: pack.band,
+    aims: planAims(context, plan),
     layout: {
       ...pack.layout,
       leads: (wiring.all?.leads ?? []).map(({ id, what, points, neededM }) => ({

@@ -114,6 +114,8 @@ export const SURFACE_GRIP = {
   wetGrass: 0.25,
   softSand: 0.3,
 } as const;
+/** The same on a wet road, at most: what a start in the rain hangs on. Source: project. */
+export const WET_GRIP = 0.4;
 
 /** Below this share of the work the motor hardly works, and the way its charge lasts is no range. Source: project. */
 export const LEAST_MOTOR_SHARE = 0.15;

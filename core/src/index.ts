@@ -7,6 +7,7 @@ export { BATTERY_CLEARANCE_WANTED, CLIMB_AT_LEAST, EFFORT_WATTS } from './consta
 export { type Verdict, verdictRank, verdictWords, verdicts } from './verdict.ts';
 
 // Quantities, units and words
+export { seeded } from './quantity/random.ts';
 export { type Amount, type Phrase, amount, amountText, phrase, phraseText, showAmount } from './quantity/format.ts';
 export { type Parsed, parseQuantity, parseTeeth } from './quantity/parse.ts';
 export { type TyreSize, parseTyre, tyreName } from './quantity/tyre.ts';
@@ -102,6 +103,7 @@ export {
   purposeWords,
   purposes,
   routeSchema,
+  neededRange,
   surfaceWords,
   surfaces,
   usualRider,
@@ -299,7 +301,7 @@ export {
   type WouldBe,
   wouldBe,
 } from './proof/faults/finder.ts';
-export { answerOf, drawing, faultLab, hideFault, type HiddenFault } from './proof/faults/lab.ts';
+export { answerOf, faultLab, hideFault, type HiddenFault } from './proof/faults/lab.ts';
 export { riskWords, type SymptomId, symptoms } from './proof/faults/symptoms.ts';
 export { type Band } from './proof/band.ts';
 export { fitCoasts } from './proof/coast.ts';
@@ -413,8 +415,33 @@ export {
 export { type RideSheet, rideJob, rideSheet } from './plan/rideSheet.ts';
 export { sizeBackwards } from './plan/sizing.ts';
 export { type PlanLayout, type SaidPlacement } from './plan/stages/pack.ts';
-export { type BuildSummary, type MiniDrawing, summaryOf } from './plan/summary.ts';
+export { type BuildSummary, kindDrawing, type MiniDrawing, summaryOf } from './plan/summary.ts';
 export { type WhatChange, whatWouldChange } from './plan/whatChanges.ts';
+
+// Proposals
+export { type AimId, aimIds, aims, planAims, usualAims } from './plan/aims.ts';
+export { type BoardPick, boardOf, candidateDrawing } from './search/board.ts';
+export { contendersOf, faresOf, type Fares, weighedUp } from './search/contenders.ts';
+export { type Drawn, drawsInSteps, USUAL_DRAWS } from './search/draws.ts';
+export { type LikelyKits, likelyKits } from './search/likely.ts';
+export { type MeasureFirst, measureFirst } from './search/measureFirst.ts';
+export { type AimWeights, picksOf, pickWords, weightsFor } from './search/picks.ts';
+export {
+  type Candidate,
+  type SearchOptions,
+  type SearchResult,
+  searchedTogether,
+  ShelfSearch,
+  usualSearch,
+} from './search/search.ts';
+export { chosenCandidate, stillBest } from './search/stillBest.ts';
+export { type ScenarioId, scenarioIds, scenarioWords, type Stays, staysBestInSteps } from './search/staysBest.ts';
+export { familyFates } from './search/whyNot.ts';
+export { type AnswerId, LONGEST_WORDS } from './build/start.ts';
+export { type AnswerChip, answerChips, roadSaid, withPointed, withRoad, withWords } from './start/answers.ts';
+export { quickAnswers } from './start/quick.ts';
+export { readWords, type Understood } from './start/freeWords.ts';
+export { finish } from './steps.ts';
 
 // Files in and out
 export {

@@ -53,6 +53,11 @@ export const edits: Record<
   (n: number, words: string) => unknown
 > = {
   renamed: (_, words) => ({ name: words }),
+  started: (n, words) => ({
+    brief: { ...plain.brief, cargoKg: n % 40 },
+    donor: plain.donor,
+    start: { words, said: { load: 'words' } },
+  }),
   briefEdited: (n) => ({ cargoKg: n % 60, cruiseMs: 4 + (n % 5) }),
   routeChosen: (n, words) => (n % 5 === 0 ? null : { ...road, name: words }),
   routeEdited: (n) => ({ stopsPerKm: n % 8, reversed: n % 2 === 0 }),

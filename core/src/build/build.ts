@@ -14,12 +14,13 @@ import { logSchema, usualLog } from './log.ts';
 import { overrideSchema } from './overrides.ts';
 import { provingSchema, usualProving } from './proving.ts';
 import { schoolsSchema, usualSchools } from './schools.ts';
+import { startSchema, usualStart } from './start.ts';
 import { tunedSchema, usualTuned } from './tuned.ts';
 import { usualWeights, weightsSchema } from './weights.ts';
 import { usualWiring, wiringSchema } from './wiring.ts';
 
 export const BUILD_SCHEMA = 'jolly-sprocket/build';
-export const BUILD_VERSION = 14;
+export const BUILD_VERSION = 15;
 
 /** Everything a person said, measured and chose, a section a file. The only truth: plans are derived from it. */
 export const buildSchema = z.object({
@@ -28,6 +29,8 @@ export const buildSchema = z.object({
   id: z.string().min(1).max(80),
   name: z.string().trim().min(1).max(120),
   variant: z.string().max(80),
+  /** How it began: a line of words, and which answers were given. */
+  start: startSchema.prefault({}),
   brief: briefSchema,
   donor: donorSchema,
   choice: choiceSchema,
@@ -74,6 +77,7 @@ export function newBuild(id: string, name: string, now: string): Build {
     id,
     name,
     variant: 'A',
+    start: usualStart(),
     brief: usualBrief(),
     donor: emptyDonor(),
     choice: usualChoice(),

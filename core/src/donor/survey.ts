@@ -4,7 +4,7 @@ import { partById, type Shelf } from '../parts/part.ts';
 import type { SmallPartId } from '../parts/shelf/ids.ts';
 import { type ConditionItem, type Donor, type SurveyItemId } from './donor.ts';
 import { isProven } from './entry.ts';
-import { allItems, surveyGroups, type SurveyItem } from './items/item.ts';
+import { allItems, surveyGroups, type SurveyItem, type SurveyTool } from './items/item.ts';
 import { kindTraits, type VehicleKind } from './kinds.ts';
 
 /** The survey: what to measure, how, and what goes wrong if it is skipped; in the order of the walk round. */
@@ -29,6 +29,14 @@ export function itemExists(item: SurveyItem, donor: Pick<Donor, 'kind' | 'survey
 /** Items that exist on this vehicle, in the order they are walked round; the quick look's only, if so asked. */
 export function itemsFor(donor: Pick<Donor, 'kind' | 'survey'>, quick = false): SurveyItem[] {
   return surveyItems.filter((item) => itemExists(item, donor) && (!quick || item.quick));
+}
+
+/** Minutes to take an item, with the tool in the pocket. Source: project. */
+const MINUTES: Record<SurveyTool, number> = { eye: 0.5, tape: 1.5, caliper: 1.5, 'angle finder': 2, scale: 4 };
+
+/** Minutes it takes to look at or measure an item: its own, where something has to come off first. */
+export function measuringMinutes(item: SurveyItem): number {
+  return item.minutes ?? MINUTES[item.tool];
 }
 
 /** How much of the survey rests on measurement. */

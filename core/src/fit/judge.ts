@@ -1,5 +1,6 @@
 import { mergedTakings, type Remedy } from '../build/remedy.ts';
 import type { SurveyItemId } from '../donor/donor.ts';
+import { isProven } from '../donor/entry.ts';
 import { surveyItem } from '../donor/survey.ts';
 import { finish, type Steps } from '../steps.ts';
 import { partById } from '../parts/part.ts';
@@ -23,7 +24,7 @@ export const DONOR = 'donor';
 export const PLAN = 'plan';
 
 /** Every rule there is, by what it is about. */
-const rulesAbout: Record<RuleSubject, readonly Rule[]> = {
+export const rulesAbout: Record<RuleSubject, readonly Rule[]> = {
   donor: donorRules,
   kit: kitRules,
   pack: packRules,
@@ -118,6 +119,9 @@ function mended(rule: Rule, finding: Finding, context: PlanContext, subject: str
   if (isOverridden(context.build.overrides, rule.id, subject)) return finding;
   if (finding.verdict !== 'rework' || finding.fixed || !usual || usual.takes.length === 0 || usual.sets) return finding;
   if (!LIGHT_GROUPS.has(rule.group) && !LIGHT_RULES.has(rule.id)) return finding;
+  // What rests on something nobody looked at may need more than that part.
+  const { survey } = context.build.donor;
+  if (finding.evidence.some(({ item }) => item !== undefined && !isProven(survey[item]))) return finding;
   const price = usual.takes.reduce(
     (sum, t) => sum + t.count * (t.price ?? partById(context.shelf, t.part)?.price ?? Infinity),
     0,

@@ -52,6 +52,8 @@ export interface RuleMeta {
   school?: SchoolId;
   /** True where it lays parts out or rides a road: screened last. */
   dear?: boolean;
+  /** True where it reads the road ridden; what it asks for is then chosen or set, never bought or worked. */
+  rides?: boolean;
 }
 
 /**

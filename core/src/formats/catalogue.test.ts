@@ -77,6 +77,20 @@ describe('the catalogue', () => {
     expect(told('faults/tests.json', '"when": "display"', '"when": "dsplay"')[0]).to.match(/when/);
   });
 
+  it('tells what is wrong with vehicles nobody has measured', () => {
+    const [OF, USUAL] = ['population/archetypes.json', 'population/usual.json'];
+    expect(told(OF, '"diamond": 10', '"diamond": 11').join()).to.match(
+      /of\.diamond: adds up to 101 in all, not to 100/,
+    );
+    expect(told(OF, '"freewheel": 88', '"freewheel": 87').join()).to.match(/do not add up to 100/);
+    expect(told(OF, '"freewheel": 88', '"frewheel": 88').join()).to.match(/no answer to clusterKind “frewheel”/);
+    expect(told(OF, '"barShape"', '"barShap"').join()).to.match(/oldRoad/);
+    expect(
+      told(USUAL, '"with": { "frameMaterial": ["steel", "titanium"] }', '"with": { "frameMaterial": ["stel"] }').join(),
+    ).to.match(/no answer to frameMaterial “stel”/);
+    expect(told(USUAL, '"shockPlace"', '"shokPlace"').join()).to.match(/no survey item “shokPlace”/);
+  });
+
   it('tells what a crossing leaves unsaid, says twice, or says of what is not there', () => {
     const [JUDGED, ACTORS, ODD] = ['judgements', 'actors', 'contradictions'].map((n) => `crossings/${n}.json`) as [
       string,

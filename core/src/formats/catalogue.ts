@@ -7,6 +7,7 @@ import { kitLeadsSchema, leadColoursSchema, spareSocketSchema } from '../parts/s
 import { boxSchema } from '../parts/shelf/kitContents.ts';
 import { commonFrameSchema } from '../donor/common.ts';
 import { surveySchema } from '../donor/donor.ts';
+import { archetypeSchema, likenessesSchema } from '../donor/population.ts';
 import { surveyItemSchema } from '../donor/items/item.ts';
 import { vehicleKinds } from '../donor/kinds.ts';
 import { contradictionSchema } from '../fit/crossings/contradictions.ts';
@@ -16,6 +17,7 @@ import { conditionRowSchema } from '../donor/survey.ts';
 import { faultSchema, faultTestSchema, lentThings, repairSchema } from '../proof/faults/fault.ts';
 import { symptomSchema } from '../proof/faults/symptoms.ts';
 import { crossingNames } from './catalogueCrossings.ts';
+import { populationNames } from './cataloguePopulation.ts';
 import { parseJson, problemsOf } from '../reading/problems.ts';
 import { z } from '../reading/zod.ts';
 import { stepLibrary } from '../work/steps/library.ts';
@@ -69,6 +71,8 @@ const tables: readonly TableOf[] = [
   { file: 'survey/choices.json', schema: z.string().min(1).max(80) },
   { file: 'survey/condition.json', schema: conditionRowSchema },
   { file: 'survey/common-frames.json', schema: commonFrameSchema },
+  { file: 'population/archetypes.json', schema: archetypeSchema },
+  { file: 'population/usual.json', schema: likenessesSchema },
   { file: 'crossings/things.json', schema: thingSchema },
   { file: 'crossings/actors.json', schema: actorSchema },
   { file: 'crossings/judgements.json', schema: crossingSchema },
@@ -298,6 +302,7 @@ function dangling(read: ReadonlyMap<string, TableRead>, texts: Readonly<Record<s
     if (!ids('survey/common-frames.json').has(kind)) tell('survey/common-frames.json', kind, 'kind', 'has no row');
 
   crossingNames({ rows, ids, tell, known }, parts);
+  populationNames({ rows, ids, tell, known });
 
   const [faults, tests, repairs] = ['faults/faults.json', 'faults/tests.json', 'faults/repairs.json'] as const;
   const tools = new Set([...ids(fileOf('tool')), ...Object.keys(lentThings)]);

@@ -11,6 +11,7 @@ import { fromVersion10 } from './migrations/version10.ts';
 import { fromVersion11 } from './migrations/version11.ts';
 import { fromVersion12 } from './migrations/version12.ts';
 import { fromVersion13 } from './migrations/version13.ts';
+import { fromVersion14 } from './migrations/version14.ts';
 import { isObject, type Loose } from './migrations/loose.ts';
 
 /** One step up for each older version, the first from version 1. */
@@ -28,6 +29,7 @@ const steps: readonly ((build: Loose) => Loose)[] = [
   fromVersion11,
   fromVersion12,
   fromVersion13,
+  fromVersion14,
 ];
 
 /** Takes a parsed build file of an older version up to today's, a version at a time. Newer fields get their usual values. */

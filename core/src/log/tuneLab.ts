@@ -2,6 +2,7 @@ import { uniformFloat64 } from 'pure-rand/distribution/uniformFloat64';
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 import { unknowns } from '../build/tuned.ts';
 import { SPREAD } from '../constants.ts';
+import { normalFrom } from '../quantity/random.ts';
 import { cutRoute } from '../ride/simulate.ts';
 import type { RouteSegment } from '../ride/system.ts';
 import { finish } from '../steps.ts';
@@ -41,7 +42,7 @@ const ODD_TIMES = 1.5;
 export function tuneLab(system: TuneJob['system'], logs: number, seed: number): TuneLab {
   const random = xoroshiro128plus(Math.imul(seed + 1, 0x9e3779b1) | 0);
   const uniform = (): number => uniformFloat64(random);
-  const normal = (): number => Math.sqrt(-2 * Math.log(Math.max(uniform(), 1e-12))) * Math.cos(2 * Math.PI * uniform());
+  const normal = (): number => normalFrom(uniform);
   const drawn = (): TuneRide => {
     const segments: RouteSegment[] = [];
     const wanted = 4000 + uniform() * 12_000;

@@ -1,11 +1,13 @@
 import type { Finding } from '../fit/finding.ts';
 import { PLAN } from '../fit/judge.ts';
-import { withOverride } from '../fit/override.ts';
+import { isOverridden, withOverride } from '../fit/override.ts';
 import { choose, set } from '../fit/remedies.ts';
 import { ruleFigure } from '../fit/rule.ts';
 import { speak } from '../fit/say.ts';
 import { amount, phrase } from '../quantity/format.ts';
+import type { Build } from '../build/build.ts';
 import type { PlanContext } from '../vehicle/context.ts';
+import type { Verdict } from '../verdict.ts';
 import type { Money } from './money.ts';
 
 const BUDGET = {
@@ -15,6 +17,12 @@ const BUDGET = {
   uses: [],
   source: 'Parts, remedies and mending at list prices, each part at one place once: the same sum as in the tally.',
 } as const;
+
+/** How a whole conversion, kit and battery, stands against the budget by its price, unless that was set aside. */
+export function budgetOpen({ brief, overrides }: Build, price: number): Verdict {
+  const { budget } = brief;
+  return budget === null || price <= budget || isOverridden(overrides, BUDGET.id, PLAN) ? 'fits' : 'rework';
+}
 
 /** The whole conversion against the brief's budget; nothing where none was named or nothing is chosen. */
 export function budgetFinding(context: PlanContext, money: Money): Finding[] {

@@ -5,11 +5,11 @@ import type { Taking } from '../build/remedy.ts';
 import { plannedArms, plannedWiring } from '../vehicle/vehicle.ts';
 import type { PlanContext } from '../vehicle/context.ts';
 import { extensionsFor } from '../wiring/extensions.ts';
-import { wiringOf } from '../wiring/wiring.ts';
+import { wiredOf } from '../wiring/wiring.ts';
 import { chargerFor } from '../pack/charger.ts';
 import { benchNeeds, benchWants, type BenchNeed } from '../work/steps/needs.ts';
 import type { BuildStep } from '../work/steps/step.ts';
-import { doingsOf, stepsOf } from '../work/steps/steps.ts';
+import { doingsOf, stepsOf, type Doing } from '../work/steps/steps.ts';
 import { priceOf, wantedParts, type Want, type WantedPart } from '../work/wanted.ts';
 
 /** What a conversion takes and costs: the one price, read by tally and worth alike. */
@@ -55,17 +55,17 @@ function chosenWants({ build, chosen, kit, pack, shelf }: PlanContext): Want[] {
   ];
 }
 
-/** What a plan takes, from its choice, its planned arms, its findings' remedies and its bench, and what that comes to. */
-export function moneyOf(context: PlanContext, findings: readonly Finding[]): { money: Money; work: BenchWork } {
-  const { build, shelf } = context;
+/** All that a plan takes but for the bench: its choice, planned arms and wiring, its findings' remedies, its repairs. */
+export function wantsOf(context: PlanContext, findings: readonly Finding[], doings: readonly Doing[]): Want[] {
+  const { build } = context;
+  const wired = wiredOf(context);
   const wants: Want[] = [
     ...chosenWants(context),
     ...plannedArms(build, context.kit).map((taking): Want => ({ taking, kind: 'planned', by: 'choice' })),
     ...plannedWiring(build).map((taking): Want => ({ taking, kind: 'planned', by: 'wiring' })),
     // Ties, sleeve, fuse: every conversion takes them, however it is wired.
-    ...(wiringOf(context)?.materials ?? []).map((taking): Want => ({ taking, kind: 'planned', by: 'wiring' })),
+    ...(wired?.materials ?? []).map((taking): Want => ({ taking, kind: 'planned', by: 'wiring' })),
   ];
-  const doings = doingsOf(build, findings);
   for (const { finding, remedy, taken } of doings) {
     const mends = finding.subject === DONOR && finding.rule.startsWith(CONDITION);
     const kind = mends ? 'mending' : taken ? 'taken' : 'usual';
@@ -74,15 +74,19 @@ export function moneyOf(context: PlanContext, findings: readonly Finding[]): { m
   // Short as drawn, on ways that nobody measured yet: what wiring asks for is on the bill, proposed like any usual remedy.
   if (findings.some((f) => f.rule === 'lead-lengths' && f.verdict === 'measure' && !f.override))
     wants.push(
-      ...extensionsFor(wiringOf(context)?.leads ?? []).map((taking): Want => ({
-        taking,
-        kind: 'usual',
-        by: 'lead-lengths',
-      })),
+      ...extensionsFor(wired?.leads ?? []).map((taking): Want => ({ taking, kind: 'usual', by: 'lead-lengths' })),
     );
   // What was decided on to cure a fault is bought as a remedy that was taken is.
   for (const repair of build.proving.repairs)
     wants.push(...repair.takes.map((taking): Want => ({ taking, kind: 'taken', by: `repair:${repair.repair}` })));
+  return wants;
+}
+
+/** What a plan takes, from its choice, its planned arms, its findings' remedies and its bench, and what that comes to. */
+export function moneyOf(context: PlanContext, findings: readonly Finding[]): { money: Money; work: BenchWork } {
+  const { build, shelf } = context;
+  const doings = doingsOf(build, findings);
+  const wants = wantsOf(context, findings, doings);
   const steps = stepsOf(context, doings);
   const needs = benchNeeds(steps, shelf, build.bill, new Set(wants.map((w) => w.taking.part)));
   wants.push(...benchWants(needs));

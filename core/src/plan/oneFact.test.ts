@@ -11,7 +11,12 @@ import { tyreCircumference } from '../quantity/tyre.ts';
 import { extensionsFor } from '../wiring/extensions.ts';
 import { wiringOf } from '../wiring/wiring.ts';
 import { judged, world } from '../../test/world.ts';
+import { neededRange } from '../build/brief.ts';
+import { doingsOf, minutesOf } from '../work/steps/steps.ts';
+import { chanceOf, planAims } from './aims.ts';
 import { planContext } from './context.ts';
+import { gearSheet } from './gearSheet.ts';
+import { legsDo } from './legsDo.ts';
 import { handoverDoc } from './papers/handover.ts';
 import { planBuild, planChosen } from './planBuild.ts';
 import { rideSheet } from './rideSheet.ts';
@@ -60,6 +65,8 @@ describe('one quantity, told once', () => {
       told('handover', paper, all);
       told('report', reportDoc(context, planBuild(build, starterShelf), build, '2026-06-01T08:00'), all);
       told('derived', derivedSizes(build.donor), all);
+      told('gears', gearSheet(context), all);
+      told('legs', legsDo(context), all);
       const twice = [...all].filter(([k, values]) => values.size > 1 && !OF_THEIR_SUM.test(k));
       expect(twice.map(([k, v]) => `${k}: ${[...v].join(' | ')}`)).to.deep.equal([]);
       expect(all.size).to.be.greaterThan(100);
@@ -101,6 +108,15 @@ describe('one quantity, told once', () => {
       same('mass', figure('mass')?.value?.si, evidence(found('brakes-enough'), 'All that moves'), context.systemMassKg);
       same('price', figure('price')?.value?.si, plan.money.conversion);
       same('start', figure('startGrade')?.value?.si, context.start?.grade);
+      // What the command line and proposals weigh is what the tally, the quotation and the bench tell.
+      const weighed = planAims(context, plan);
+      same('weighed price', weighed.price ?? undefined, plan.money.conversion);
+      same('weighed use', weighed.whPerKm ?? undefined, context.reckoning?.toEmpty.whPerKm);
+      const minutes = plan.build.steps.reduce((sum, step) => sum + step.minutes, 0);
+      same('weighed hours', (weighed.hours ?? 0) * 60, minutes, minutesOf(context, doingsOf(build, plan.findings)));
+      if (context.start) same('weighed start', weighed.start ?? undefined, context.start.grade - context.steepest);
+      if (context.band)
+        same('weighed chance', weighed.chance ?? undefined, chanceOf(context.band, neededRange(build.brief)));
     });
   }
 

@@ -1,9 +1,10 @@
 import { surfaceWords } from '../build/brief.ts';
-import { SURFACE_GRIP } from '../constants.ts';
+import { SURFACE_GRIP, WET_GRIP } from '../constants.ts';
 import { driveEfficiency, peakTorque, shaftRatio } from '../drive/motor.ts';
 import { amount, phrase } from '../quantity/format.ts';
 import type { PlanContext } from '../vehicle/context.ts';
 import { steepestSurface } from '../vehicle/reckon.ts';
+import { startCapOf } from '../vehicle/startCapOf.ts';
 import type { Figure } from './figure.ts';
 import { waiting } from './waiting.ts';
 
@@ -13,6 +14,8 @@ export function startFigure(context: PlanContext): Figure {
   const label = 'Steepest start';
   if (!r || !start) return waiting('startGrade', label, context);
   const surface = steepestSurface(build);
+  const wet = startCapOf(context, 'wet');
+  const wetGrade = Math.min(r.startGrade, wet.grade);
   const { motor, controller, vehicle } = r.system;
   const lowest = Math.max(...(vehicle.fixedCog === null ? vehicle.cogs : [vehicle.fixedCog]));
   const ratio = shaftRatio(motor, vehicle.ring, lowest);
@@ -22,6 +25,7 @@ export function startFigure(context: PlanContext): Figure {
     value: amount(start.grade, 'grade'),
     note: [
       ...(start.limit === 'the motor' ? phrase`motor alone` : phrase`past it ${start.limit}`),
+      ...(wetGrade < start.grade - 5e-4 ? phrase`; ${amount(wetGrade, 'grade')} in the wet` : []),
       ...(r.steepest > 0 ? phrase`; the road has ${amount(r.steepest, 'grade')}` : phrase`, from rest`),
     ],
     limit: start.limit === 'the motor' ? 'phase current' : start.limit,
@@ -36,6 +40,11 @@ export function startFigure(context: PlanContext): Figure {
           cap.limit === 'the tyre slips'
             ? `μ ${SURFACE_GRIP[surface]} dry, ${surfaceWords[surface].toLowerCase()}`
             : 'by the centre of mass below',
+      },
+      {
+        label: `In the wet, where ${wet.limit}`,
+        value: amount(wet.grade, 'grade'),
+        from: wet.limit === 'the tyre slips' ? `μ ${Math.min(WET_GRIP, SURFACE_GRIP[surface])} wet` : 'as when dry',
       },
       {
         label: 'Centre of mass, ahead of the rear wheel',

@@ -19,7 +19,7 @@ import type { RideSystem } from '../ride/system.ts';
 import { fitCoasts } from './coast.ts';
 import { systemOn } from './conditions.ts';
 import { repairs } from './faults/data.ts';
-import { drawing } from './faults/lab.ts';
+import { seeded } from '../quantity/random.ts';
 import { proofFacts } from './proofFacts.ts';
 import { likelierBy, searchOf } from './proofTells.ts';
 import { proofSheet, type ProofSheet } from './protocol.ts';
@@ -242,7 +242,7 @@ describe('coast-down', () => {
   });
 
   it('tells its own errors: the truth lies within two of them nineteen times in twenty', () => {
-    const random = drawing(4);
+    const random = seeded(4);
     let inside = 0;
     for (let i = 0; i < 60; i++) {
       const fit = fitCoasts(
@@ -255,7 +255,7 @@ describe('coast-down', () => {
   });
 
   it('tells the errors of least squares with two unknowns, from few readings too', () => {
-    const random = drawing(11);
+    const random = seeded(11);
     const few = (['there', 'back'] as const).map((way) => {
       const coast = coasted(system, way, 0.007, 0.5, 0.2, random);
       return { ...coast, points: coast.points.slice(0, 7) };

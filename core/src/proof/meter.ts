@@ -1,5 +1,4 @@
-import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
-import { uniformFloat64 } from 'pure-rand/distribution/uniformFloat64';
+import { normalFrom, seeded } from '../quantity/random.ts';
 import { NORMAL_90 } from '../constants.ts';
 import { cutRoute, emptyTrace, simulate } from '../ride/simulate.ts';
 import type { RideSystem, RouteSegment } from '../ride/system.ts';
@@ -46,10 +45,8 @@ export function standInRide(
   seed: number,
   fault: MeterFault = 'none',
 ): MeterSample[] {
-  const random = xoroshiro128plus(Math.imul(seed + 1, 0x9e3779b1) | 0);
-  for (let i = 0; i < 64; i++) uniformFloat64(random);
-  const uniform = (): number => uniformFloat64(random);
-  const normal = (): number => Math.sqrt(-2 * Math.log(Math.max(uniform(), 1e-12))) * Math.cos(2 * Math.PI * uniform());
+  const uniform = seeded(seed);
+  const normal = (): number => normalFrom(uniform);
   const ridden: RideSystem =
     fault === 'softTyre' ? { ...system, vehicle: { ...system.vehicle, crr: system.vehicle.crr * 1.9 } } : system;
   const trace = emptyTrace();

@@ -12,7 +12,7 @@ export interface TyreSize {
  * number are different wheels. Source: ISO 5775 and the trade's own tables.
  */
 const metricNames: Record<string, number> = { '700': 622, '650a': 590, '650b': 584, '650c': 571, '650': 584 };
-const decimalInchNames: Record<string, number> = {
+export const beadsByInches: Readonly<Record<string, number>> = {
   '29': 622,
   '28': 622,
   '27.5': 584,
@@ -94,7 +94,7 @@ export function parseTyre(text: string): Parsed<TyreSize> {
     const bead = (fractionInchNames[name] ?? []).find(([w]) => Math.abs(w - width) < 0.01)?.[1];
     return bead === undefined ? unknown(text) : checked(bead, width * 25.4, text);
   }
-  const bead = decimalInchNames[name];
+  const bead = beadsByInches[name];
   return bead === undefined ? unknown(text) : checked(bead, Number(widthText) * 25.4, text);
 }
 

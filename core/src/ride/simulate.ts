@@ -343,7 +343,21 @@ function ride(
   const restOhm = cellsOhm + leadOhm;
   const perRestOhm = 1 / (2 * restOhm);
 
-  let v = SPEED_AFTER_STOP;
+  // Once here: read as a module’s own in each step, they cost as much as the step.
+  const assistFadeWidth = ASSIST_FADE_WIDTH;
+  const copperTemperatureCoefficient = COPPER_TEMPERATURE_COEFFICIENT;
+  const foldBackEndsC = FOLD_BACK_ENDS_C;
+  const foldBackStartsC = FOLD_BACK_STARTS_C;
+  const gentleAcceleration = GENTLE_ACCELERATION;
+  const leastRollingSpeed = LEAST_ROLLING_SPEED;
+  const lithiumRiseBelow = LITHIUM_RISE_BELOW;
+  const longestRide = LONGEST_RIDE;
+  const regenHighestCharge = REGEN_HIGHEST_CHARGE;
+  const regenLeastSpeed = REGEN_LEAST_SPEED;
+  const regenReturn = REGEN_RETURN;
+  const speedAfterStop = SPEED_AFTER_STOP;
+  const walkingSpeed = WALKING_SPEED;
+  let v = speedAfterStop;
   let s = startCharge;
   let tw = air.temperatureC;
   let ta = air.temperatureC;
@@ -379,7 +393,7 @@ function ride(
 
   passes: for (;;) {
     for (let n = 0, part = 0; n < roadCount;) {
-      if (stop[n] === 1 && part === 0) v = SPEED_AFTER_STOP;
+      if (stop[n] === 1 && part === 0) v = speedAfterStop;
       if (part === 0) parts = fine && v < FINE_BELOW && (sin[n] as number) > FINE_UPHILL ? FINE_PARTS : 1;
       const h = (lengthM[n] as number) / parts;
 
@@ -390,11 +404,11 @@ function ride(
       const volts = series * (low + ((table[cell + 1] as number) - low) * (x - cell));
       let rp = restOhm;
       let perTwoRp = perRestOhm;
-      if (lead || s < LITHIUM_RISE_BELOW) {
+      if (lead || s < lithiumRiseBelow) {
         rp = packOhm(pack, s);
         perTwoRp = 1 / (2 * rp);
       }
-      const ohm = motor.resistanceOhm * (1 + COPPER_TEMPERATURE_COEFFICIENT * (tw - 20));
+      const ohm = motor.resistanceOhm * (1 + copperTemperatureCoefficient * (tw - 20));
 
       // The cog that drives hardest, motor before fold-back plus rider; ties to the earlier.
       const riderN = v > 1 ? riderWheelW / v : riderWheelW;
@@ -451,11 +465,11 @@ function ride(
       const lossTorque = coulombNm + viscousNmS * omega;
 
       let available = motorMax;
-      if (tw > FOLD_BACK_STARTS_C) {
-        available *= tw >= FOLD_BACK_ENDS_C ? 0 : (FOLD_BACK_ENDS_C - tw) * perFold;
+      if (tw > foldBackStartsC) {
+        available *= tw >= foldBackEndsC ? 0 : (foldBackEndsC - tw) * perFold;
       }
-      if (v > assistLimit - ASSIST_FADE_WIDTH) {
-        available *= v >= assistLimit ? 0 : (assistLimit - v) / ASSIST_FADE_WIDTH;
+      if (v > assistLimit - assistFadeWidth) {
+        available *= v >= assistLimit ? 0 : (assistLimit - v) / assistFadeWidth;
       }
       if (byLevel) {
         const levelN = v > 1 ? levelW / v : levelW;
@@ -470,7 +484,7 @@ function ride(
       if (!freewheels) load += lossTorque * k;
       const vt = target[n] as number;
       let accelerate = (vt * vt - v * v) * (perTwoLengths[n] as number) * parts;
-      if (accelerate > GENTLE_ACCELERATION) accelerate = GENTLE_ACCELERATION;
+      if (accelerate > gentleAcceleration) accelerate = gentleAcceleration;
       const wanted = load + mEff * accelerate;
       let legs = 0;
       let drive = 0;
@@ -490,20 +504,20 @@ function ride(
         legs = wanted - drive;
         if (legs > riderMax) legs = riderMax;
         force = legs + drive;
-      } else if (regenN > 0 && v > REGEN_LEAST_SPEED && s <= REGEN_HIGHEST_CHARGE) {
+      } else if (regenN > 0 && v > regenLeastSpeed && s <= regenHighestCharge) {
         regen = -wanted < regenN ? -wanted : regenN;
       }
 
       const v2 = v * v + 2 * (force - load) * h * perMEff;
       let vNext = v2 > 0 ? Math.sqrt(v2) : 0;
       let dt: number;
-      if (vNext < LEAST_ROLLING_SPEED) {
-        vNext = LEAST_ROLLING_SPEED;
+      if (vNext < leastRollingSpeed) {
+        vNext = leastRollingSpeed;
         if (riderMax + available < load) {
           walkSteps++;
           if (!walking && firstPass) walkAtM.push(distance);
           walking = true;
-          dt = h / WALKING_SPEED;
+          dt = h / walkingSpeed;
         } else {
           walking = false;
           dt = (2 * h) / (v + vNext);
@@ -530,7 +544,7 @@ function ride(
         eWheel += drive * v * dt;
       }
       if (regen > 0) {
-        const back = REGEN_RETURN * regen * v;
+        const back = regenReturn * regen * v;
         watts -= back;
         eRegen += back * dt;
       }
@@ -586,7 +600,7 @@ function ride(
         end = 'cut-off volts met';
         break passes;
       }
-      if (distance >= LONGEST_RIDE) {
+      if (distance >= longestRide) {
         end = 'given up at 1000 km';
         break passes;
       }

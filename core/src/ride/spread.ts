@@ -2,6 +2,7 @@ import { uniformFloat64 } from 'pure-rand/distribution/uniformFloat64';
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 import type { Brief, Route } from '../build/brief.ts';
 import { SPREAD } from '../constants.ts';
+import { normalFrom } from '../quantity/random.ts';
 import { fromRest, type Foothold } from './fromRest.ts';
 import { routeSegments } from './route.ts';
 import { cutRoute, simulate, type RouteSteps } from './simulate.ts';
@@ -96,17 +97,12 @@ export interface DrawResult {
 
 /**
  * The draw of a number and a seed. It depends on nothing else, so that draw 17 is the same ride on any
- * number of workers and for any build compared with it (common random numbers). Box and Muller's normals.
+ * number of workers and for any build compared with it (common random numbers).
  */
 export function drawOf(seed: number, index: number): Draw {
   const random = xoroshiro128plus((Math.imul(seed, 0x9e3779b1) ^ Math.imul(index + 1, 0x85ebca6b)) | 0);
-  const normal = (): number => {
-    const u = Math.max(uniformFloat64(random), 1e-12);
-    const v = uniformFloat64(random);
-    return Math.sqrt(-2 * Math.log(u)) * Math.cos(2 * Math.PI * v);
-  };
   const out = {} as Draw;
-  for (const input of spreadInputs) out[input] = normal();
+  for (const input of spreadInputs) out[input] = normalFrom(() => uniformFloat64(random));
   return out;
 }
 

@@ -27,7 +27,7 @@ const STEEPEST = 2;
  * about the rear contact: it is counted once. Halved to 1e-6 of grade.
  * @param wheelbaseM m
  * @param rolling Crr with the surface's
- * @param friction μ of tyre on that surface, dry
+ * @param friction μ of tyre on that surface, dry or wet
  * @param towing what is behind, by the weight on the vehicle's own wheels
  */
 export function startCap(

@@ -23,7 +23,17 @@ import { trailerLoads, type TrailerLoads } from '../safety/trailer.ts';
 import { chosenParts, type Chosen } from './chosen.ts';
 import type { Gearing } from './gearing.ts';
 import { givenBy, withGiven } from './given.ts';
-import { climbGradeOf, rangeBand, reckon, roadOf, roadSteepest, type RangeBand, type Reckoning } from './reckon.ts';
+import {
+  climbGradeOf,
+  rangeBand,
+  reckon,
+  roadOf,
+  roadSteepest,
+  steadyOf,
+  type RangeBand,
+  type Reckoning,
+  type Steady,
+} from './reckon.ts';
 import { ridesSpread } from './told.ts';
 import { assistLimit, systemOf } from './system.ts';
 import { AS_IT_IS, massOf, resolveVehicle, type Vehicle } from './vehicle.ts';
@@ -77,7 +87,6 @@ class Ground {
 }
 
 const NONE: readonly Taking[] = [];
-
 /** Parts of one remedy that was taken, and of whose finding. */
 export interface TakenFix {
   /** A part's id, "donor" or "plan". */
@@ -105,42 +114,52 @@ class Grounds {
   }
 }
 
+/** What a context is of, besides its ground. */
+export interface ContextOf {
+  kit: Kit | null;
+  pack: Pack | null;
+  detail: boolean;
+  fixes: readonly TakenFix[];
+}
+
 /**
  * All that rules, figures and sheets look at: the build, the vehicle as it is and as it will be with the kit
  * and pack in question, geometry, road, gearing and laws. Each is worked out once, when first asked for.
  */
 export class PlanContext {
-  /** The kit and pack in question: chosen ones, or candidates. */
-  readonly kit: Kit | null;
-  readonly pack: Pack | null;
   /** Whether remedies are worked out to the millimetre; false while thousands of cases are run through. */
   readonly detail: boolean;
   /** Parts of remedies that were taken, as far as they are for this kit and pack, the donor or the plan. */
   readonly taken: readonly Taking[];
-  private readonly fixes: readonly TakenFix[];
-  private readonly grounds: Grounds;
+  private readonly of: ContextOf;
+  protected readonly grounds: Grounds;
   private readonly ground: Ground;
-  private without: PlanContext | undefined;
-  private after: Vehicle | undefined;
-  private reckoned: Reckoning | null | undefined;
-  private spread: RangeBand | null | undefined;
-  private standing: AxleLoads | undefined;
-  private cap: StartCap | undefined;
-  private lies: PackPlacement | null | undefined;
-  private speed: { ms: number; helpedMs: number } | undefined;
+  private readonly made = new Map<string, unknown>();
 
-  private constructor(
-    grounds: Grounds,
-    of: { kit: Kit | null; pack: Pack | null; detail: boolean; fixes: readonly TakenFix[] },
-  ) {
+  protected constructor(grounds: Grounds, of: ContextOf) {
+    this.of = of;
     this.grounds = grounds;
-    this.kit = of.kit;
-    this.pack = of.pack;
     this.detail = of.detail;
-    this.fixes = of.fixes;
-    const about = ['donor', 'plan', of.kit?.id, of.pack?.id];
+    const about = of.fixes.length === 0 ? [] : ['donor', 'plan', of.kit?.id, of.pack?.id];
     this.taken = of.fixes.length === 0 ? NONE : of.fixes.flatMap((f) => (about.includes(f.subject) ? f.takes : []));
     this.ground = this.taken.length === 0 ? grounds.base : grounds.with(this.taken);
+  }
+
+  /** Works something out when it is first asked for, and keeps it. */
+  once<T>(what: string, make: () => T): T {
+    const { made } = this;
+    let value = made.get(what) as T | undefined;
+    if (value === undefined && !made.has(what)) made.set(what, (value = make()));
+    return value as T;
+  }
+
+  /** The kit and pack in question: chosen ones, or candidates. */
+  get kit(): Kit | null {
+    return this.of.kit;
+  }
+
+  get pack(): Pack | null {
+    return this.of.pack;
   }
 
   /** The context of a build with what it has chosen. */
@@ -154,9 +173,14 @@ export class PlanContext {
     });
   }
 
+  /** The ground of a build that chose so. */
+  protected static groundsOf(build: Build, chosen: Chosen): Grounds {
+    return new Grounds(new Ground(build, chosen));
+  }
+
   /** The same ground with another kit and pack on it. */
   with(kit: Kit | null, pack: Pack | null, detail = this.detail): PlanContext {
-    return new PlanContext(this.grounds, { kit, pack, detail, fixes: this.fixes });
+    return new PlanContext(this.grounds, { kit, pack, detail, fixes: this.of.fixes });
   }
 
   /** The same with remedies taken. */
@@ -166,13 +190,13 @@ export class PlanContext {
 
   /** The same before any remedy was taken. */
   get bare(): PlanContext {
-    return (this.without ??= this.fixes.length === 0 ? this : this.having([]));
+    return this.of.fixes.length === 0 ? this : this.once('bare', () => this.having([]));
   }
 
   /** The same kit and pack on another build, or on the same one surveyed otherwise; chosen parts keep their ids. */
   on(build: Build): PlanContext {
     const grounds = new Grounds(new Ground(build, this.ground.chosen, this.ground));
-    return new PlanContext(grounds, { kit: this.kit, pack: this.pack, detail: this.detail, fixes: this.fixes });
+    return new PlanContext(grounds, { kit: this.kit, pack: this.pack, detail: this.detail, fixes: this.of.fixes });
   }
 
   get build(): Build {
@@ -216,20 +240,22 @@ export class PlanContext {
 
   /** The vehicle with the kit and pack in question, the gears chosen, and what was taken. */
   get asItWillBe(): Vehicle {
-    if (!this.after) {
-      const { kit, ring, cluster, hubGear } = this.chosen;
-      this.after = resolveVehicle(this.build, this.shelf, {
-        kit: this.kit,
-        pack: this.pack,
-        // A ring is chosen for one kit's spider; another kit brings its own.
-        ring: this.kit?.id === kit?.id ? ring : null,
-        // Cogs chosen for another hub stay with it; cogs that a remedy brings are on where none were chosen.
-        cluster: (this.kit?.id === kit?.id || goesOn(cluster, this.kit) ? cluster : null) ?? this.takenCluster,
-        hubGear,
-        taken: this.taken,
-      });
-    }
-    return this.after;
+    return this.once('asItWillBe', () => this.resolved());
+  }
+
+  /** The same, worked out now. */
+  protected resolved(): Vehicle {
+    const { kit, ring, cluster, hubGear } = this.chosen;
+    return resolveVehicle(this.build, this.shelf, {
+      kit: this.kit,
+      pack: this.pack,
+      // A ring is chosen for one kit's spider; another kit brings its own.
+      ring: this.kit?.id === kit?.id ? ring : null,
+      // Cogs chosen for another hub stay with it; cogs that a remedy brings are on where none were chosen.
+      cluster: (this.kit?.id === kit?.id || goesOn(cluster, this.kit) ? cluster : null) ?? this.takenCluster,
+      hubGear,
+      taken: this.taken,
+    });
   }
 
   /** Cogs among the parts of remedies that were taken. */
@@ -255,9 +281,9 @@ export class PlanContext {
    * cases run through by the thousand share one place for all kits, all else takes the place beside its own motor.
    */
   get placement(): PackPlacement | null {
-    if (this.lies === undefined)
-      this.lies = this.pack ? chosenPlacement(this, this.pack, this.detail ? this.kit : null) : null;
-    return this.lies;
+    return this.once('placement', () =>
+      this.pack ? chosenPlacement(this, this.pack, this.detail ? this.kit : null) : null,
+    );
   }
 
   /** All that moves, kg. */
@@ -295,12 +321,12 @@ export class PlanContext {
 
   /** Where the weight stands with it. */
   get axleLoads(): AxleLoads {
-    return (this.standing ??= axleLoads(this.build, this.geometry, this.added));
+    return this.once('axleLoads', () => axleLoads(this.build, this.geometry, this.added));
   }
 
   /** How steep a start tyre and balance allow on the road's steepest stretch, whatever the motor could. */
   get startCap(): StartCap {
-    return (this.cap ??= startCapOf(this));
+    return this.once('startCap', () => startCapOf(this));
   }
 
   /** What must be stopped and by what; null while the brakes have not been looked at. */
@@ -320,33 +346,37 @@ export class PlanContext {
 
   /** How fast it goes on the flat with motor and legs, and of that what the motor helps to, m/s. */
   get fastest(): { ms: number; helpedMs: number } {
-    if (!this.speed) {
+    return this.once('fastest', () => {
       const { kit, pack, build } = this;
       const limit = assistLimit(build, { kit }) ?? Infinity;
       const top =
         kit && pack && voltsSuit(kit, pack)
-          ? (this.reckoned?.top.speedMs ?? steadySpeed(systemOf(build, this.asItWillBe), 0, 1).speedMs)
+          ? (this.steady?.top ?? steadySpeed(systemOf(build, this.asItWillBe), 0, 1)).speedMs
           : Math.min(limit, UNLIMITED_SPEED);
       // Faster than either only downhill, where the rider holds what the brief rides.
-      const ms = Math.max(top, build.brief.cruiseMs);
-      this.speed = { ms, helpedMs: Math.min(top, limit) };
-    }
-    return this.speed;
+      return { ms: Math.max(top, build.brief.cruiseMs), helpedMs: Math.min(top, limit) };
+    });
   }
 
-  /** What the ride models say; null without kit or pack, where their volts forbid it, or where nothing drives it. */
+  /** How fast it goes, starts and climbs; null without kit or pack, where their volts forbid it, or where nothing drives it. */
+  get steady(): Steady | null {
+    return this.once('steady', () => {
+      const { kit, pack, build } = this;
+      return kit && pack && voltsSuit(kit, pack) && !this.standsStill ? steadyOf(build, this.asItWillBe) : null;
+    });
+  }
+
+  /** The same with the road ridden; null where that is. */
   get reckoning(): Reckoning | null {
-    if (this.reckoned === undefined) {
-      const { kit, pack, build, road } = this;
-      this.reckoned =
-        kit && pack && voltsSuit(kit, pack) && !this.standsStill ? reckon(build, this.asItWillBe, road) : null;
-    }
-    return this.reckoned;
+    return this.once('reckoning', () => {
+      const { steady } = this;
+      return steady && reckon(this.build, this.asItWillBe, this.road, undefined, steady);
+    });
   }
 
   /** The steepest start: the least of motor, tyre and balance, and which it is; null where nothing is reckoned. */
   get start(): Start | null {
-    const { reckoning: r, startCap: cap } = this;
+    const { steady: r, startCap: cap } = this;
     return r && (r.startGrade <= cap.grade ? { grade: r.startGrade, limit: 'the motor' } : cap);
   }
 
@@ -362,16 +392,17 @@ export class PlanContext {
 
   /** How a start from rest on the road's steepest stretch goes, by motor and legs; null where nothing is reckoned. */
   get fromRest(): FromRest | null {
-    const { reckoning: r } = this;
-    return r && fromRest(r.hill, r.steepest, this.foothold);
+    return this.once('fromRest', () => {
+      const { steady: r } = this;
+      return r && fromRest(r.hill, r.steepest, this.foothold);
+    });
   }
 
   /** The first-order band of the range; null where nothing can be ridden. */
   get band(): RangeBand | null {
-    if (this.spread === undefined) {
+    return this.once('band', () => {
       const { reckoning, road, build } = this;
-      this.spread = reckoning && rangeBand(reckoning, road, build, ridesSpread(build));
-    }
-    return this.spread;
+      return reckoning && rangeBand(reckoning, road, build, ridesSpread(build));
+    });
   }
 }

@@ -21,17 +21,21 @@ import type { RideSystem } from '../ride/system.ts';
 import { systemOf } from './system.ts';
 import type { Vehicle } from './vehicle.ts';
 
-/** The figures of one build with one kit, pack and gearing, SI. */
-export interface Reckoning {
+/** What one build with one kit, pack and gearing does that needs no road ridden, SI. */
+export interface Steady {
   system: RideSystem;
   /** The same on the surface of the road's steepest stretch: what starts and climbs are reckoned on. */
   hill: RideSystem;
-  toEmpty: RideResult;
   top: SteadySpeed;
   startGrade: number;
   climb: SteadySpeed;
   climbGrade: number;
   steepest: number;
+}
+
+/** The same with the road ridden until the pack is empty. */
+export interface Reckoning extends Steady {
+  toEmpty: RideResult;
   routeM: number;
 }
 
@@ -58,8 +62,8 @@ export function roadOf(build: Build): RouteSteps {
   return cutRoute(routeSegments(build.brief.route ?? flatRoute, build.brief), build.brief.headwindMs);
 }
 
-/** Runs the models once: the road to empty, top speed, start grade, steady climb. */
-export function reckon(build: Build, vehicle: Vehicle, road: RouteSteps, trace?: RideTrace): Reckoning {
+/** Top speed, start grade and steady climb. */
+export function steadyOf(build: Build, vehicle: Vehicle): Steady {
   const system = systemOf(build, vehicle);
   const steepest = roadSteepest(build);
   const climbGrade = climbGradeOf(steepest);
@@ -67,13 +71,27 @@ export function reckon(build: Build, vehicle: Vehicle, road: RouteSteps, trace?:
   return {
     system,
     hill,
-    toEmpty: simulate(system, road, trace ? { repeat: true, fine: true, trace } : { repeat: true, fine: true }),
     top: steadySpeed(system, 0, 1),
     startGrade: startGrade(hill),
     climb: steadySpeed(hill, climbGrade, 1),
     climbGrade,
     steepest,
-    routeM: routeLength(build.brief.route ?? flatRoute) * (build.brief.thereAndBack ? 2 : 1),
+  };
+}
+
+/** Runs the models once: what is steady, and the road to empty. */
+export function reckon(
+  build: Build,
+  vehicle: Vehicle,
+  road: RouteSteps,
+  trace?: RideTrace,
+  steady: Steady = steadyOf(build, vehicle),
+): Reckoning {
+  const { brief } = build;
+  return {
+    ...steady,
+    toEmpty: simulate(steady.system, road, trace ? { repeat: true, fine: true, trace } : { repeat: true, fine: true }),
+    routeM: routeLength(brief.route ?? flatRoute) * (brief.thereAndBack ? 2 : 1),
   };
 }
 

@@ -1,4 +1,4 @@
-import { SURFACE_GRIP, SURFACE_ROLLING } from '../constants.ts';
+import { SURFACE_GRIP, SURFACE_ROLLING, WET_GRIP } from '../constants.ts';
 import type { Build } from '../build/build.ts';
 import type { DonorGeometry } from '../donor/geometry.ts';
 import type { Kit } from '../parts/kit.ts';
@@ -18,9 +18,13 @@ interface StartsFrom {
   added: Added;
 }
 
-/** How steep a start tyre and balance allow on the road's steepest stretch, whatever the motor could. */
-export function startCapOf({ build, kit, asItWillBe, geometry, axleLoads, added }: StartsFrom): StartCap {
+/** How steep a start tyre and balance allow on the road's steepest stretch, dry or wet, whatever the motor could. */
+export function startCapOf(
+  { build, kit, asItWillBe, geometry, axleLoads, added }: StartsFrom,
+  road: 'dry' | 'wet' = 'dry',
+): StartCap {
   const surface = steepestSurface(build);
+  const grip = road === 'wet' ? Math.min(WET_GRIP, SURFACE_GRIP[surface]) : SURFACE_GRIP[surface];
   const driven = kit?.hub?.place ?? 'rear';
   const rolling = tyreRolling(asItWillBe.tyres[driven]) + SURFACE_ROLLING[surface];
   const base = geometry.frontAxle.x - geometry.rearAxle.x;
@@ -34,5 +38,5 @@ export function startCapOf({ build, kit, asItWillBe, geometry, axleLoads, added 
           upM: trailer.hitchUpM,
         }
       : null;
-  return startCap(axleLoads, base, driven, rolling, SURFACE_GRIP[surface], towing);
+  return startCap(axleLoads, base, driven, rolling, grip, towing);
 }

@@ -50,15 +50,11 @@ export interface Wiring {
 }
 
 const NONE: readonly string[] = [];
-const kept = new WeakMap<PlanContext, Wired>();
 
 /** The wiring of the kit and pack in question, each part worked out when it is asked for; null without a kit. */
 export function wiredOf(context: PlanContext): Wired | null {
   const { kit } = context;
-  if (!kit) return null;
-  let made = kept.get(context);
-  if (!made) kept.set(context, (made = new Wired(context, kit)));
-  return made;
+  return kit && context.once('wired', () => new Wired(context));
 }
 
 /** All of it as plain data, for the stage. */
@@ -66,7 +62,7 @@ export function wiringOf(context: PlanContext): Wiring | null {
   const wired = wiredOf(context);
   if (!wired) return null;
   const { build, shelf } = context;
-  const { kit, leads, drawn, boxes, byString, power, cadence, joined, lamps, checks } = wired;
+  const { kit, leads, drawn, boxes, byString, power, cadence, joined, lamps, checks, materials } = wired;
   const sockets = freeSockets(build, kit, shelf);
   const tiedM = tiedOnce(leads);
   return {
@@ -82,35 +78,48 @@ export function wiringOf(context: PlanContext): Wiring | null {
     joined,
     checks,
     tiedM,
-    materials: materialsFor(build, leads, tiedM, sockets.length, power),
+    materials,
   };
 }
 
-/** One conversion's wiring in the making: candidates are judged by the thousand, and most ask for little of it. */
+/**
+ * One conversion's wiring in the making: candidates are judged by the thousand, and most ask for little of it. It reads
+ * its context each time and keeps in it what is dear.
+ */
 class Wired implements WaysFrom {
-  readonly kit: Kit;
-  readonly build: Build;
-  readonly geometry: DonorGeometry;
-  readonly pack: Pack | null;
-  readonly shelf: Shelf;
-  readonly detail: boolean;
-  readonly taken: readonly string[];
   private readonly context: PlanContext;
-  private wired: WiredLead[] | undefined;
-  private routed: { net: Net; leads: JudgedLead[] } | undefined;
-  private sum: PowerSum | null | undefined;
-  private lines: RoutedLead[] | undefined;
 
-  constructor(context: PlanContext, kit: Kit) {
-    const { build, geometry, pack, shelf, detail, taken } = context;
+  constructor(context: PlanContext) {
     this.context = context;
-    this.kit = kit;
-    this.build = build;
-    this.geometry = geometry;
-    this.pack = pack;
-    this.shelf = shelf;
-    this.detail = detail;
-    this.taken = taken.length === 0 ? NONE : taken.filter((t) => t.place === 'leads').map((t) => t.part);
+  }
+
+  get kit(): Kit {
+    return this.context.kit as Kit;
+  }
+
+  get build(): Build {
+    return this.context.build;
+  }
+
+  get geometry(): DonorGeometry {
+    return this.context.geometry;
+  }
+
+  get pack(): Pack | null {
+    return this.context.pack;
+  }
+
+  get shelf(): Shelf {
+    return this.context.shelf;
+  }
+
+  get detail(): boolean {
+    return this.context.detail;
+  }
+
+  get taken(): readonly string[] {
+    const { taken } = this.context;
+    return taken.length === 0 ? NONE : taken.filter((t) => t.place === 'leads').map((t) => t.part);
   }
 
   get placement(): PackPlacement | null {
@@ -119,12 +128,19 @@ class Wired implements WaysFrom {
 
   /** Leads before they are routed: plugs and joints, no lengths of way. */
   get plugged(): readonly WiredLead[] {
-    const { build, kit, pack, shelf, taken } = this;
-    return (this.wired ??= wiredLeads(build, kit, pack, shelf, taken));
+    return this.context.once('plugged', () => {
+      const { build, kit, pack, shelf, taken } = this;
+      return wiredLeads(build, kit, pack, shelf, taken);
+    });
   }
 
   private get ways(): { net: Net; leads: JudgedLead[] } {
-    return (this.routed ??= routedLeads(this, () => this.plugged));
+    return this.context.once('ways', () => {
+      // Boxes are hung as they are asked for, later too: all hang on the kit, the pack and where it lies.
+      const { kit, pack, placement, detail } = this;
+      const { build, geometry, shelf, taken } = this;
+      return routedLeads({ build, kit, pack, placement, geometry, shelf, detail, taken }, () => this.plugged);
+    });
   }
 
   get leads(): JudgedLead[] {
@@ -133,7 +149,13 @@ class Wired implements WaysFrom {
 
   /** Every lead with its way as a line. */
   get drawn(): RoutedLead[] {
-    return (this.lines ??= this.leads.map(drawnLead));
+    return this.context.once('drawnLeads', () => this.leads.map(drawnLead));
+  }
+
+  /** Ties, sleeve, fuse: the small things that every conversion takes. */
+  get materials(): Taking[] {
+    const { build, kit, shelf, leads, power } = this;
+    return materialsFor(build, leads, tiedOnce(leads), freeSockets(build, kit, shelf).length, power);
   }
 
   get checks(): MeterCheck[] {
@@ -153,8 +175,7 @@ class Wired implements WaysFrom {
   }
 
   get power(): PowerSum | null {
-    if (this.sum === undefined) this.sum = powerHere(this, this.leads);
-    return this.sum;
+    return this.context.once('power', () => powerHere(this, this.leads));
   }
 
   get spark(): { sum: Spark; fullVolts: number; farad: number; known: boolean } | null {

@@ -25,6 +25,7 @@ export const router = createBrowserRouter([
     children: [
       { index: true, element: <Navigate to="brief" replace /> },
       ...stages.map(({ id, screen }): RouteObject => ({ path: id, lazy: screen })),
+      { path: 'start', lazy: async () => ({ Component: (await import('../stages/start/Start.tsx')).StartSheet }) },
       { path: 'shelf', lazy: async () => ({ Component: (await import('../stages/shelf/Shelf.tsx')).ShelfStage }) },
       { path: 'ride', lazy: async () => ({ Component: (await import('../stages/ride/RideSheet.tsx')).RideStage }) },
       {

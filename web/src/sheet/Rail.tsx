@@ -29,6 +29,11 @@ export function Rail({ plan }: { plan: BuildPlan }) {
           <span className="sr"> · switch, duplicate or rename builds</span>
         </span>
       </Link>
+      {build.choice.kitId === null ? (
+        <NavLink to={`/build/${buildId}/start`} className="start-link">
+          Start: what to fit
+        </NavLink>
+      ) : null}
       <ol className="chain-links">
         {stages.map((stage) => (
           <li key={stage.id}>

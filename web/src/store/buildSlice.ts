@@ -9,6 +9,7 @@ import { benchReducers } from './build/bench.ts';
 import { billReducers } from './build/bill.ts';
 import { logReducers } from './build/log.ts';
 import { provingReducers } from './build/proving.ts';
+import { startReducers } from './build/start.ts';
 import { wiringReducers } from './build/wiring.ts';
 
 const initialState: BuildState = { build: null };
@@ -42,6 +43,7 @@ const slice = createSlice({
     ...wiringReducers,
     ...billReducers,
     ...benchReducers,
+    ...startReducers,
   },
 });
 

@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import { dayOfYear, dayText, decimalMark, english } from './manner.ts';
+import { dayOfYear, dayText, decimalMark, english, tickText } from './manner.ts';
 
 describe('the reader’s manner', () => {
   it('is a comma or a point by the language, and a point where it is neither', () => {
@@ -34,5 +34,11 @@ describe('the reader’s manner', () => {
     expect(dayText('2026-06')).to.match(/^Jun\w* 2026$/);
     expect(dayOfYear('2026-03-07T10:20')).to.match(/Mar/).and.match(/\b7\b/).and.not.match(/2026/);
     expect(dayText('soon')).to.equal('soon');
+  });
+});
+
+describe('figures at an axis', () => {
+  it('are whole where they are, else to a tenth', () => {
+    expect([0, 5, 4.5, 17.97, 0.04].map(tickText)).to.deep.equal(['0', '5', '4.5', '18', '0']);
   });
 });

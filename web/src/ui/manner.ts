@@ -1,4 +1,4 @@
-import { readAs } from '@sprocket/core';
+import { decimals, readAs } from '@sprocket/core';
 
 /** The reader's own English, or that of most of the world for whoever reads another language: it orders a day's parts. */
 export const english = (language: string): string => (/^en\b/i.test(language) ? language : 'en-GB');
@@ -35,3 +35,9 @@ export const dayOfYear = (iso: string): string => inWords(iso, { day: 'numeric',
 
 /** Shows numbers and days as this browser's reader writes them. */
 export const readAsTheReader = (): void => readAs({ mark: decimalMark(language()), day: dayText });
+
+/** A figure at an axis: to a tenth, whole where it is, with the reader’s mark. */
+export const tickText = (value: number): string => {
+  const tenth = Math.round(value * 10) / 10;
+  return decimals(tenth, Number.isInteger(tenth) ? 0 : 1);
+};

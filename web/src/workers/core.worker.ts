@@ -1,11 +1,21 @@
 import {
+  drawsInSteps,
+  finish,
+  measureFirst,
+  staysBestInSteps,
+  type Choice,
+  type Drawn,
+  type ScenarioId,
+  type Stays,
   besidePlan,
   buildTime,
   buyingSheet,
+  chosenCandidate,
   headOf,
   judgeCandidates,
   legsDo,
   lessonsOf,
+  likelyKits,
   narrowed,
   readTrackRide,
   tellingRide,
@@ -21,6 +31,9 @@ import {
   readSvgOutline,
   ridesOn,
   runDraws,
+  type SearchOptions,
+  type SearchResult,
+  ShelfSearch,
   settingEffects,
   starterShelf,
   summaryOf,
@@ -32,11 +45,13 @@ import {
   type BillLine,
   type Build,
   type BuyingSheet,
+  type Candidate,
   type Candidates,
   type Conditions,
   type Day,
   type LegsWay,
   type Lesson,
+  type LikelyKits,
   type LogTuning,
   type TellingRide,
   type TodayForecast,
@@ -69,6 +84,11 @@ const contextOf = (build: Build, own: readonly Part[]): PlanContext => {
 const SLICE = 40;
 /** The tuning that was asked for last. */
 let tuning = 0;
+
+/** Tells so often what a search has so far, ms. */
+const TELL_EVERY = 250;
+/** The search that was asked for last. */
+let searching = 0;
 
 /** What the rides told, and what they leave open. */
 export type LogTold = LogTuning & { told: Told[]; telling: TellingRide | null; width: ReturnType<typeof narrowed> };
@@ -158,6 +178,62 @@ const api = {
   ridesOn: (build: Build, own: readonly Part[], day: Conditions, count: number): DrawnRides | null =>
     ridesOn(contextOf(build, own), day, count),
   runDraws,
+  /** Kits that go on a vehicle such as this one usually is. */
+  likelyKits: (build: Build, own: readonly Part[]): LikelyKits => likelyKits(build, withParts(starterShelf, own)),
+  /** What is chosen, as a candidate is; null before kit and battery are. */
+  chosenCandidate: (build: Build, own: readonly Part[]): Candidate | null => {
+    const context = contextOf(build, own);
+    return chosenCandidate(context, planChosen(context));
+  },
+  /** Searches some kits of the shelf, telling what it has so far; null where it was stopped, or a newer search began. */
+  search: async (
+    build: Build,
+    own: readonly Part[],
+    options: SearchOptions,
+    tell: (soFar: SearchResult) => void,
+  ): Promise<SearchResult | null> => {
+    const mine = ++searching;
+    const search = new ShelfSearch(build, withParts(starterShelf, own), options);
+    const steps = search.steps();
+    let since = performance.now();
+    while (!steps.next().done) {
+      if (performance.now() - since < TELL_EVERY) continue;
+      tell(search.result);
+      // A question to stop, or a newer build, gets its turn.
+      await new Promise((next) => setTimeout(next, 0));
+      if (mine !== searching) return null;
+      since = performance.now();
+    }
+    return mine === searching ? search.result : null;
+  },
+  stopSearch: (): void => {
+    searching++;
+  },
+  /** Conversions held against vehicles as this one might be, a vehicle a seed; null where a newer question came. */
+  draw: async (
+    build: Build,
+    own: readonly Part[],
+    choices: readonly Choice[],
+    seeds: readonly number[],
+    tell: (soFar: Drawn[]) => void,
+  ): Promise<Drawn[] | null> => {
+    const mine = ++searching;
+    const drawn: Drawn[] = [];
+    let since = performance.now();
+    for (const seed of seeds) {
+      drawn.push(...finish(drawsInSteps(build, withParts(starterShelf, own), choices, [seed])));
+      if (performance.now() - since < TELL_EVERY) continue;
+      tell(drawn);
+      await new Promise((next) => setTimeout(next, 0));
+      if (mine !== searching) return null;
+      since = performance.now();
+    }
+    return mine === searching ? drawn : null;
+  },
+  measureFirst,
+  /** What some conversions do where things come otherwise than planned. */
+  staysBest: (build: Build, own: readonly Part[], choices: readonly Choice[]): Record<ScenarioId, Stays[]> =>
+    finish(staysBestInSteps(build, withParts(starterShelf, own), choices)),
 };
 export type CoreWorker = typeof api;
 expose(api);

@@ -99,6 +99,8 @@ interface ItemBase {
   figure: SurveyFigure;
   /** Belongs to the quick look, which decides go or no-go and what kit families remain. */
   quick: boolean;
+  /** Minutes it takes where that is not what its tool usually takes. */
+  minutes?: number | undefined;
   lookAlike?: LookAlikeId;
   /** Asked only where this holds of what was found so far. */
   when?: (survey: Survey) => boolean;
@@ -147,6 +149,7 @@ const base = {
   tool: z.enum(surveyTools),
   figure: z.enum(surveyFigures),
   quick: z.literal(true).optional(),
+  minutes: z.number().positive().max(120).optional(),
   lookAlike: z.enum(lookAlikeIds).optional(),
   /** Vehicles that have it at all; all where it is not told. */
   on: conditionSchema(onNames).optional(),

@@ -6,12 +6,16 @@ import { counted } from '../../../test/counted.ts';
 import { inOtherWords, randomDonor, seeded } from '../../../test/randomDonor.ts';
 import { runs } from '../../../test/runs.ts';
 import { PlanContext } from '../../vehicle/context.ts';
+import { rimStays } from '../../vehicle/rims.ts';
 import { judgeBy, judgeAbout, ruleById } from '../judge.ts';
 import type { Finding } from '../finding.ts';
 import { contradictionRows } from './contradictions.ts';
 import { actorsIn, crossingsOf } from './matrix.ts';
 
 const horizontal = ({ build }: PlanContext): boolean => build.donor.survey.rearAxleHolding?.value === 'horizontalSlot';
+
+const bringsRim = ({ kit, asItWillBe }: PlanContext, end: 'rear' | 'front'): boolean =>
+  kit?.hub?.rimInnerM !== undefined && !rimStays(kit, end, asItWillBe.tyres[end]);
 
 /** What of a kit and its vehicle settles a thing that was not looked at, so that it may fit all the same. */
 const settledBy: Record<string, (context: PlanContext) => boolean> = {
@@ -27,6 +31,9 @@ const settledBy: Record<string, (context: PlanContext) => boolean> = {
   'rearHub × tensioner': horizontal,
   // The kit's own wheel has a limit, and so little stands on it that no scale is wanted.
   'rearHub × wheelStrength': ({ kit }) => kit?.hub?.wheelLimitKg !== undefined,
+  // The kit comes in a rim of its own, and the donor's stays behind.
+  'rearHub × rearRim': (context) => bringsRim(context, 'rear'),
+  'frontHub × frontRim': (context) => bringsRim(context, 'front'),
 };
 
 const kits = starterShelf.kit;

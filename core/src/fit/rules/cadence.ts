@@ -15,8 +15,8 @@ export const cadence = planRule(
     uses: ['ringTeeth', 'cogTeeth', 'clusterKind', 'hubGear', 'rearTyre', 'frontTyre'],
     source: 'Ride model, docs/models.md.',
   },
-  ({ build, gearing, reckoning, asItWillBe }, say) => {
-    const wheelRadiusM = reckoning?.system.vehicle.wheelRadiusM ?? tyreRadius(asItWillBe.tyres.rear);
+  ({ build, gearing, steady, asItWillBe }, say) => {
+    const wheelRadiusM = steady?.system.vehicle.wheelRadiusM ?? tyreRadius(asItWillBe.tyres.rear);
     const { cruiseMs } = build.brief;
     const highest = Math.min(...gearing.gears.map((g) => g.cog));
     const rpm = cadenceAt(cruiseMs, wheelRadiusM, gearing.ring, highest);

@@ -1,14 +1,12 @@
 import { legsOf } from '../../build/legs.ts';
 import { kitPeakTorque } from '../../drive/kitTorque.ts';
-import { GRAVITY } from '../../constants.ts';
+import { GRAVITY, SURFACE_GRIP, WET_GRIP } from '../../constants.ts';
+import { steepestSurface } from '../../vehicle/reckon.ts';
 import { tyreRadius } from '../../quantity/tyre.ts';
 import { amount, phrase } from '../../quantity/format.ts';
 import { ruleFigure } from '../rule.ts';
 import { kitRule } from '../say.ts';
 import { set, choose } from '../remedies.ts';
-
-/** Friction of a tyre on wet tar and on loose ground. Source: project. */
-const WET = 0.4;
 
 /** A front motor's grip on the steepest stretch: μ times what stands on the wheel there. */
 export const frontGrip = kitRule(
@@ -29,7 +27,7 @@ export const frontGrip = kitRule(
     const angle = Math.atan(steepest);
     const base = geometry.frontAxle.x;
     const frontN = loads.totalKg * GRAVITY * ((loads.xM * Math.cos(angle) - loads.hM * Math.sin(angle)) / base);
-    const grip = WET * Math.max(0, frontN);
+    const grip = Math.min(WET_GRIP, SURFACE_GRIP[steepestSurface(context.build)]) * Math.max(0, frontN);
     const pull = Math.min(
       kitPeakTorque(kit) / tyreRadius(context.asItWillBe.tyres.front),
       loads.totalKg * GRAVITY * (Math.sin(angle) + 0.02),

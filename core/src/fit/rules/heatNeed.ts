@@ -13,6 +13,7 @@ export const heatNeed = planRule(
     uses: ['vehicleMass', 'cogTeeth', 'ringTeeth', 'rearTyre', 'frontTyre'],
     source: 'Ride model, docs/models.md.',
     dear: true,
+    rides: true,
   },
   ({ reckoning: r }, say) => {
     if (!r) return null;

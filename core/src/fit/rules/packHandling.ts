@@ -30,6 +30,8 @@ export const packHandling = packRule(
   (context, pack, _kit, say) => {
     const { build, geometry } = context;
     const { place } = chosenPlacement(context, pack);
+    // On the bar it turns with it: that is said of its place, and low and central it is not.
+    if (place === 'bar') return null;
     const onRack = place === 'rack';
     say.because(
       ruleFigure('School', build.schools.battery === 'frame' ? 'in the frame' : 'on the rack'),

@@ -13,6 +13,7 @@ export const rangeNeed = planRule(
     uses: ['vehicleMass', 'rearTyre', 'frontTyre'],
     source: 'Ride model, docs/models.md.',
     dear: true,
+    rides: true,
   },
   ({ build, band }, say) => {
     if (!band) return null;

@@ -19,6 +19,7 @@ function startNeed(id: string, group: RuleGroup, mid: boolean): Rule {
       uses: ['vehicleMass', 'cogTeeth', 'ringTeeth', 'rearTyre', 'frontTyre', 'wheelbase', 'rearWheelShare'],
       source: 'Ride model, docs/models.md.',
       dear: true,
+      rides: true,
     },
     (context, say) => {
       const { reckoning: r, start, kit, build } = context;

@@ -3,6 +3,7 @@ import type { Finding } from '../../fit/finding.ts';
 import { holdsBack } from '../../fit/override.ts';
 import { motorPlace } from '../../parts/kit.ts';
 import { helpOf, type Help } from '../../vehicle/assist.ts';
+import type { PlanContext } from '../../vehicle/context.ts';
 import { rulesOf, type PlanStage } from './stage.ts';
 
 /** Where the chosen motor sits on the drawing. */
@@ -27,20 +28,27 @@ const GEARED_RADIUS = 0.062;
 const DIRECT_RADIUS = 0.112;
 const MID_RADIUS = 0.06;
 
+/** Where the motor in question sits; null without a kit. */
+export function motorDrawing({ kit, geometry }: Pick<PlanContext, 'kit' | 'geometry'>): MotorDrawing | null {
+  if (!kit) return null;
+  const place = motorPlace(kit);
+  const hubRadius = kit.motor.freewheels ? GEARED_RADIUS : DIRECT_RADIUS;
+  return {
+    place,
+    centre: place === 'front' ? geometry.frontAxle : place === 'rear' ? geometry.rearAxle : geometry.bracket,
+    radiusM: place === 'mid' ? (kit.mid?.hangsBelowM ?? MID_RADIUS) : hubRadius,
+    name: kit.name,
+  };
+}
+
 export const driveStage: PlanStage<'drive', DrivePart> = {
   id: 'drive',
   rules: rulesOf('drive'),
-  plan: ({ kit, geometry, build, reckoning }, _earlier, { here }) => {
+  plan: (context, _earlier, { here }) => {
+    const { kit, build, reckoning } = context;
     if (!kit) return { motor: null, help: null, holdingBack: [] };
-    const place = motorPlace(kit);
-    const hubRadius = kit.motor.freewheels ? GEARED_RADIUS : DIRECT_RADIUS;
     return {
-      motor: {
-        place,
-        centre: place === 'front' ? geometry.frontAxle : place === 'rear' ? geometry.rearAxle : geometry.bracket,
-        radiusM: place === 'mid' ? (kit.mid?.hangsBelowM ?? MID_RADIUS) : hubRadius,
-        name: kit.name,
-      },
+      motor: motorDrawing(context),
       help: reckoning ? helpOf(build, kit, reckoning.system) : null,
       holdingBack: holdsBack(here.filter((f) => f.subject === kit.id)),
     };

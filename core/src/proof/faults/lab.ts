@@ -1,5 +1,4 @@
-import { uniformFloat64 } from 'pure-rand/distribution/uniformFloat64';
-import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
+import { drawn, seeded } from '../../quantity/random.ts';
 import { faults, faultTestOf } from './data.ts';
 import { SURE, type FaultTest } from './fault.ts';
 import { holdsOf, type FaultFacts } from './faultFacts.ts';
@@ -17,24 +16,6 @@ import {
   type Search,
 } from './finder.ts';
 import { symptomIds, type SymptomId } from './symptoms.ts';
-
-/** Numbers from 0 to 1, the same for the same seed. */
-export function drawing(seed: number): () => number {
-  const random = xoroshiro128plus(Math.imul(seed + 1, 0x9e3779b1) | 0);
-  // Neighbouring seeds start alike: the first numbers are thrown away.
-  for (let i = 0; i < 64; i++) uniformFloat64(random);
-  return () => uniformFloat64(random);
-}
-
-/** Which of several falls, by weight. */
-export function drawn(weights: readonly number[], at: number): number {
-  let left = at * weights.reduce((sum, w) => sum + w, 0);
-  for (let i = 0; i < weights.length; i++) {
-    left -= weights[i] as number;
-    if (left < 0) return i;
-  }
-  return weights.length - 1;
-}
 
 /** A hidden fault and what it shows. */
 export interface HiddenFault {
@@ -120,7 +101,7 @@ export interface LabResult {
 /** Draws hidden faults and looks for each with the finder and with a fixed checklist in the list's order. */
 export function faultLab(facts: FaultFacts, draws: number, seed: number): LabResult {
   const sums = { found: 0, tests: 0, minutes: 0, listFound: 0, listTests: 0, listMinutes: 0, bits: 0, least: 0 };
-  const random = drawing(seed);
+  const random = seeded(seed);
   const bounds = new Map<SymptomId, { bits: number; least: number }>();
   for (let i = 0; i < draws; i++) {
     const hidden = hideFault(facts, random);

@@ -123,7 +123,7 @@ function undoSteps(
  * apply comes after what that one would have come after. Empty without a kit.
  */
 export function stepsOf(context: PlanContext, doings: readonly Doing[]): BuildStep[] {
-  const facts = stepFacts(context);
+  const facts = context.once('stepFacts', () => stepFacts(context));
   if (!facts) return [];
   const { practised, done } = context.build.bench;
   const here = new Map(stepLibrary.filter((s) => s.when(facts)).map((s) => [s.id, asToldOn(s, facts)]));
@@ -175,6 +175,26 @@ export function stepsOf(context: PlanContext, doings: readonly Doing[]): BuildSt
       if (step.doneOn === null && (step.place === undo.place || step.id === undo.undoes || step.id === 'first-power'))
         step.after.push({ step: undo.id, why: 'what was built for another plan is in the way' });
   return paced([...undos, ...steps, ...fixes, ...repairSteps(context, doneAt)], context);
+}
+
+/** Minutes of all those steps together, at the pace of who is at the bench. */
+export function minutesOf(context: PlanContext, doings: readonly Doing[]): number {
+  const { build } = context;
+  const sum = (steps: readonly Pick<BuildStep, 'minutes'>[]): number => steps.reduce((all, s) => all + s.minutes, 0);
+  // Once something is done it counts by where and with which part it was done.
+  if (Object.keys(build.bench.done).length > 0) return sum(stepsOf(context, doings));
+  const facts = context.once('stepFacts', () => stepFacts(context));
+  if (!facts) return 0;
+  const here = stepLibrary.filter((s) => s.when(facts)).map((s) => asToldOn(s, facts));
+  const ids = new Set(here.map((s) => s.id));
+  const undone = (): null => null;
+  const told = [
+    ...here.map((s) => s.minutes[build.bench.practised ? 1 : 0]),
+    ...remedySteps(context, doings, facts, (id) => ids.has(id), undone).map((s) => s.told),
+    ...repairSteps(context, undone).map((s) => s.told),
+  ];
+  const pace = paceOf(knownOf(build, build.built.builder));
+  return told.reduce((all, minutes) => all + (pace === 1 ? minutes : atPace(minutes, pace)), 0);
 }
 
 /** Steps still to do at the pace of who is at the bench. */

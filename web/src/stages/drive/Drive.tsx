@@ -1,6 +1,6 @@
 import { Button, NativeSelect, Switch } from '@mantine/core';
 import { amount, driveFamilyWords, kitWatts, type DriveFamily, type KitCandidate } from '@sprocket/core';
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { buildActions } from '../../store/buildSlice.ts';
 import { usePlan, useShelf } from '../../sheet/PlanProvider.tsx';
@@ -21,6 +21,8 @@ import { LastQuestion } from './LastQuestion.tsx';
 import { Matrix } from './Matrix.tsx';
 import { HelpSelect } from './HelpSelect.tsx';
 import './drive.css';
+
+const Proposals = lazy(async () => ({ default: (await import('../../sheet/proposals/Proposals.tsx')).Proposals }));
 
 /** Which kit drives it: every kit judged against this donor. */
 export function DriveStage() {
@@ -52,6 +54,9 @@ export function DriveStage() {
           <strong className="marked">none chosen yet</strong>
         )}
       </StageHead>
+      <Suspense fallback={<p className="quiet">Laying the proposals out…</p>}>
+        <Proposals />
+      </Suspense>
       <BikeDrawing plan={plan} layers={['parts', 'rider']} sheet="sheet 3" />
       {kit ? (
         <section className="card set-up" aria-labelledby="drive-setup">

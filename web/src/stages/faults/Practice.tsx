@@ -5,7 +5,7 @@ import {
   anyVehicle,
   askable,
   causesNow,
-  drawing,
+  seeded,
   faultOf,
   faultTestOf,
   faultWords,
@@ -44,14 +44,14 @@ function finderWay(
 /** The same test of the same hidden fault gives the same answer, whoever asks and whenever. */
 function honest(hidden: HiddenFault, test: string, seed: number): string {
   const salt = Array.from(test).reduce((sum, c) => (sum * 31 + c.charCodeAt(0)) | 0, 7);
-  return answerOf(test, hidden.fault, drawing((seed * 7919) ^ salt));
+  return answerOf(test, hidden.fault, seeded((seed * 7919) ^ salt));
 }
 
 /** A simulated vehicle with a hidden fault: an apprentice picks tests, sees honest outcomes, and the minutes run up. */
 export function Practice({ facts }: { facts: FaultFacts | null }) {
   const vehicle = facts ?? anyVehicle;
   const [seed, setSeed] = useState(1);
-  const hidden = useMemo(() => hideFault(vehicle, drawing(seed)), [vehicle, seed]);
+  const hidden = useMemo(() => hideFault(vehicle, seeded(seed)), [vehicle, seed]);
   const [answers, setAnswers] = useState<FaultAnswer[]>([]);
   const [named, setNamed] = useState<string | null>(null);
   const [wrong, setWrong] = useState<string[]>([]);

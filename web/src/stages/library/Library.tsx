@@ -43,7 +43,7 @@ export function Library() {
     const first = newBuild(crypto.randomUUID(), nextName(lines ?? []), new Date().toISOString());
     const build = await beginHere(first).catch(() => first);
     if ((await attempt('The new build', putBuild(build))) === undefined) return;
-    await navigate(`/build/${build.id}/brief`);
+    await navigate(`/build/${build.id}/start`);
   };
   const bringZip = async (file: File): Promise<void> => {
     const { readBackup } = await import('../../storage/restore.ts');
@@ -183,7 +183,10 @@ export function Library() {
         <section className="teach">
           <h2>Nothing on the bench yet</h2>
           <ol>
-            <li>Start a new build and say who rides, where, and how far.</li>
+            <li>
+              Start a new build and say in a line what it is, who rides, where, and how far: what we would fit stands
+              beside it.
+            </li>
             <li>Walk to the bike with a tape; a quarter of an hour decides which kinds of kit remain.</li>
             <li>Choose a kit and a battery; the drawing and the figures follow as you type.</li>
           </ol>

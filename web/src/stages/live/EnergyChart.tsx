@@ -1,6 +1,7 @@
 import type { LivePlan, MeterSample } from '@sprocket/core';
 import { CartesianGrid, Line, LineChart, ResponsiveContainer, XAxis, YAxis } from 'recharts';
 import { useUnits } from '../../store/store.ts';
+import { tickText } from '../../ui/manner.ts';
 
 const POINTS = 160;
 
@@ -39,10 +40,11 @@ export function EnergyChart({ plan, samples }: { plan: LivePlan; samples: readon
               type="number"
               domain={[0, 'dataMax']}
               unit={units === 'metric' ? ' km' : ' mi'}
+              tickFormatter={tickText}
               stroke="var(--soft)"
               allowDuplicatedCategory={false}
             />
-            <YAxis unit=" Wh" width={68} stroke="var(--soft)" domain={[0, 'dataMax']} />
+            <YAxis tickFormatter={tickText} unit=" Wh" width={68} stroke="var(--soft)" domain={[0, 'dataMax']} />
             <Line
               data={told}
               dataKey="low"

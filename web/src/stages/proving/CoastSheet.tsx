@@ -8,6 +8,7 @@ import { usePlanContext } from '../../sheet/PlanProvider.tsx';
 import { AmountField } from '../../ui/AmountField.tsx';
 import { thisMinute } from '../../ui/today.ts';
 import { Day } from './Day.tsx';
+import { tickText } from '../../ui/manner.ts';
 
 const LEAST_POINTS = 4;
 
@@ -119,10 +120,17 @@ export function CoastSheet({ sheet }: { sheet: ProofSheet }) {
                     type="number"
                     domain={[0, 'dataMax']}
                     unit=" s"
+                    tickFormatter={tickText}
                     stroke="var(--soft)"
                     allowDuplicatedCategory={false}
                   />
-                  <YAxis dataKey="v" unit={units === 'metric' ? ' km/h' : ' mph'} width={72} stroke="var(--soft)" />
+                  <YAxis
+                    dataKey="v"
+                    tickFormatter={tickText}
+                    unit={units === 'metric' ? ' km/h' : ' mph'}
+                    width={72}
+                    stroke="var(--soft)"
+                  />
                   <Tooltip />
                   {coasts.map((c) => (
                     <Line

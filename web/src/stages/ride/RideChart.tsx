@@ -2,6 +2,7 @@ import { decimals, displayUnits, type RideSheet } from '@sprocket/core';
 import { useMemo, useState } from 'react';
 import { Area, CartesianGrid, ComposedChart, Line, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from 'recharts';
 import { useUnits } from '../../store/store.ts';
+import { tickText } from '../../ui/manner.ts';
 
 /** Points a line is drawn with at most: more than a screen has pixels shows nothing. */
 const MOST = 260;
@@ -87,7 +88,7 @@ export function RideChart({
       dataKey="at"
       type="number"
       domain={[0, 'dataMax']}
-      tickFormatter={(v: number) => `${Math.round(v * 10) / 10}`}
+      tickFormatter={tickText}
       unit={` ${way.sign}`}
       stroke="var(--soft)"
       tick={{ fill: 'var(--soft)', fontSize: 12 }}

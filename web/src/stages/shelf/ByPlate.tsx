@@ -37,7 +37,7 @@ export function MotorByPlate({ kit, onChange }: { kit: Kit; onChange: (change: P
       </p>
       <div className="fields">
         <NumberInput
-          label={`Turns of the ${output} a minute, nothing to drive`}
+          label={`Turns of the ${output} a minute`}
           value={rpm ?? ''}
           min={10}
           max={2000}
