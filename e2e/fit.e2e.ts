@@ -157,7 +157,7 @@ describe('the judgement of fit', () => {
 
   it('holds two donors against one brief', async () => {
     await go(app, '/build/demo-mixte/compare');
-    await waitForText(app.page, '.compare', /Bookbinder’s mixte[\s\S]*Not like this/);
+    await waitForText(app.page, '.compare-table', /Otter R250[\s\S]*Carbon gravel bike[\s\S]*Not like this/);
   });
 
   it('keeps a photo with an item, and sends it out and in with the build', async () => {

@@ -183,7 +183,7 @@ describe('the logbook', () => {
     await press(app.page, 'Yes, otherwise');
     await press(app.page, 'Hills: 4 of 5');
     await go(app, '/build/demo-box/compare');
-    await waitForText(app.page, '.compare-side', /Do it again\?\s+Yes, otherwise/);
+    await waitForText(app.page, '.compare-table', /Do it again\?\s+Yes, otherwise/);
   });
 });
 

@@ -23,6 +23,12 @@ describe('proposals', () => {
     await waitForText(app.page, 'main', new RegExp(`Which kit drives it: ${kit}`));
     await waitForText(app.page, '.pick-first', /Taken/);
     await waitForText(app.page, '.tally', /Range[\s\S]*\d+–\d+/);
+    // What it was proposed with is kept beside it, to be compared.
+    await app.page.$eval('a[href$="/compare"]', (link) => (link as HTMLElement).click());
+    await app.page.waitForFunction(() => document.querySelectorAll('.compare-table .side-kept').length > 1);
+    expect(await textOf(app.page, '.side-here')).to.contain(kit);
+    await app.page.$eval('a[href$="/drive"]', (link) => (link as HTMLElement).click());
+    await waitForText(app.page, '.pick-first', /Taken/);
     await press(app.page, 'Undo');
     await waitForText(app.page, 'main', /none chosen yet/);
 

@@ -4,7 +4,7 @@
 export { BATTERY_CLEARANCE_WANTED, CLIMB_AT_LEAST, EFFORT_WATTS } from './constants.ts';
 
 // Verdicts
-export { type Verdict, verdictRank, verdictWords, verdicts } from './verdict.ts';
+export { type Verdict, verdictRank, verdictWords } from './verdict.ts';
 
 // Quantities, units and words
 export { seeded } from './quantity/random.ts';
@@ -135,7 +135,8 @@ export {
 export { oftenThere, whereItGoes } from './fit/rules/closingQuestion.ts';
 export { crossingDoesWords, crossingSheets, type StandingCrossing } from './fit/crossings/matrix.ts';
 export { type Build, newBuild, withoutLog } from './build/build.ts';
-export { type Choice } from './build/choice.ts';
+export { type Choice, sameConversion } from './build/choice.ts';
+export { isDecided, keptBeside, type KeptChoice } from './build/kept.ts';
 export { type Fix } from './build/fixes.ts';
 export { type Clash, type MergeStep, mergeBuilds, withValueAt } from './build/merge.ts';
 export {
@@ -415,6 +416,7 @@ export {
 export { type RideSheet, rideJob, rideSheet } from './plan/rideSheet.ts';
 export { sizeBackwards } from './plan/sizing.ts';
 export { type PlanLayout, type SaidPlacement } from './plan/stages/pack.ts';
+export { type Compared, comparedGroups, comparedGroupWords, compared } from './plan/compared.ts';
 export { type BuildSummary, kindDrawing, type MiniDrawing, summaryOf } from './plan/summary.ts';
 export { type WhatChange, whatWouldChange } from './plan/whatChanges.ts';
 

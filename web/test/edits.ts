@@ -86,6 +86,18 @@ export const edits: Record<
     changes: Array.from({ length: 57 + (n % 5) }, (_, i) => ({ label: `${words} ${i}`, kg: 1 })),
   }),
   chose: (n) => ({ torqueArms: n % 3, usesThrottle: n % 2 === 0 }),
+  choiceTaken: (n, words) => ({
+    choice: { ...plain.choice, torqueArms: n % 3 },
+    keptChoices: [{ id: 'kept-0', note: words.slice(0, 120), proposed: n % 2 === 0, choice: plain.choice }],
+  }),
+  choiceKept: (n, words) => ({
+    id: `kept-${n % 4}`,
+    note: words.slice(0, 120),
+    proposed: false,
+    choice: { ...plain.choice, torqueArms: n % 3 },
+  }),
+  choiceNoted: (n, words) => ({ id: `kept-${n % 4}`, note: words.slice(0, 120) }),
+  choiceDropped: (n) => `kept-${n % 4}`,
   arrivalMeasured: (n) => ({ part: 'kit', change: { axleFlatsM: n % 3 === 0 ? undefined : 0.0098 } }),
   otherAdded: (n, words) => ({
     kit: 'kit',

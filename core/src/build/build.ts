@@ -10,6 +10,7 @@ import { briefSchema, usualBrief } from './brief.ts';
 import { closingSchema } from './closing.ts';
 import { choiceSchema, usualChoice } from './choice.ts';
 import { fixSchema } from './fixes.ts';
+import { keptChoiceSchema } from './kept.ts';
 import { logSchema, usualLog } from './log.ts';
 import { overrideSchema } from './overrides.ts';
 import { provingSchema, usualProving } from './proving.ts';
@@ -34,6 +35,8 @@ export const buildSchema = z.object({
   brief: briefSchema,
   donor: donorSchema,
   choice: choiceSchema,
+  /** Choices kept beside it, to be compared with it. */
+  keptChoices: z.array(keptChoiceSchema).max(200).default([]),
   /** The person's own parts, so that a file carries what it needs. */
   ownParts: z.array(partSchema).max(200),
   /** Legal classes the person wrote or corrected; one with a shelf id takes its place. */
@@ -81,6 +84,7 @@ export function newBuild(id: string, name: string, now: string): Build {
     brief: usualBrief(),
     donor: emptyDonor(),
     choice: usualChoice(),
+    keptChoices: [],
     ownParts: [],
     ownLaws: [],
     schools: { ...usualSchools },

@@ -51,3 +51,12 @@ export const usualChoice = (): Choice => ({
   assistLimitMs: null,
   usesThrottle: false,
 });
+
+/** Whether two choices are one conversion: the same kit, battery, place and gears. */
+export const sameConversion = (a: Choice, b: Choice): boolean =>
+  a.kitId === b.kitId &&
+  a.packId === b.packId &&
+  a.packPlace === b.packPlace &&
+  a.ringId === b.ringId &&
+  a.clusterId === b.clusterId &&
+  a.hubGearId === b.hubGearId;

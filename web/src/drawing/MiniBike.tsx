@@ -2,24 +2,57 @@ import type { MiniDrawing, Point } from '@sprocket/core';
 import { curveOf, pathOf } from './frame.ts';
 import './mini.css';
 
-/** A small side view: lines only, with motor and a pack where they would sit. */
+/** What a drawing takes up, m, the ground at nought. */
+export interface Extent {
+  left: number;
+  right: number;
+  top: number;
+}
+
+/** What a side view takes up, with a margin. */
+export function extentOf({ geometry: g, pack }: MiniDrawing): Extent {
+  const covers = [...(g.box ?? []), ...(g.shell ?? [])];
+  return {
+    left: Math.min(-g.rearRadiusM, ...covers.map((p) => p.x)) - 0.04,
+    right: Math.max(g.frontAxle.x + g.frontRadiusM, ...covers.map((p) => p.x)) + 0.04,
+    top: Math.max(g.saddle.y, g.grip.y, g.headTop.y, ...(pack?.outline ?? []).map((p) => p.y)) + 0.08,
+  };
+}
+
+/** What several take up together: drawn in it, all are to one scale. */
+export function extentOfAll(drawings: readonly MiniDrawing[]): Extent {
+  const each = drawings.map(extentOf);
+  return {
+    left: Math.min(...each.map((e) => e.left)),
+    right: Math.max(...each.map((e) => e.right)),
+    top: Math.max(...each.map((e) => e.top)),
+  };
+}
+
+/** Share of the width that a line is: thin as on the sheet where it is drawn large. */
+const LINE = 1 / 110;
+const THIN_LINE = 1 / 300;
+
+/**
+ * A small side view: lines only, with motor and a pack where they would sit.
+ * @param extent what it is drawn in, where others are drawn to the same scale
+ */
 export function MiniBike({
   drawing,
   outline,
   verdict,
+  extent,
 }: {
   drawing: MiniDrawing;
   outline?: readonly Point[];
   verdict?: string;
+  extent?: Extent;
 }) {
   const { geometry: g, motor, pack } = drawing;
-  const covers = [...(g.box ?? []), ...(g.shell ?? [])];
-  const left = Math.min(-g.rearRadiusM, ...covers.map((p) => p.x)) - 0.04;
-  const right = Math.max(g.frontAxle.x + g.frontRadiusM, ...covers.map((p) => p.x)) + 0.04;
-  const top = Math.max(g.saddle.y, g.grip.y, g.headTop.y) + 0.08;
+  const { left, right, top } = extent ?? extentOf(drawing);
   const shape = outline ?? pack?.outline;
   const tone = verdict ?? pack?.verdict ?? 'measure';
-  const w = (right - left) / 110;
+  const w = (right - left) * (extent ? THIN_LINE : LINE);
   return (
     <svg
       className="mini"

@@ -11,6 +11,7 @@ import {
   buildTime,
   buyingSheet,
   chosenCandidate,
+  compared,
   headOf,
   judgeCandidates,
   legsDo,
@@ -47,6 +48,7 @@ import {
   type BuyingSheet,
   type Candidate,
   type Candidates,
+  type Compared,
   type Conditions,
   type Day,
   type LegsWay,
@@ -107,6 +109,9 @@ const api = {
     if (!read.ok) return { head, summary: null, fault: `It cannot be read: ${wordsOf(read.problems)}` };
     return { head, summary: summaryOf(planChosen(contextOf(read.value, own))), fault: null };
   },
+  /** Any number of builds side by side, each planned whole. */
+  compared: (builds: readonly Build[], own: readonly Part[]): Compared =>
+    compared(builds, withParts(starterShelf, own)),
   measureNext: (build: Build, own: readonly Part[]): NextItem[] => measureNext(contextOf(build, own)),
   verdictEdges: (
     build: Build,

@@ -3,6 +3,8 @@ import {
   aims,
   boardOf,
   driveFamilyWords,
+  pickWords,
+  sameConversion,
   usualAims,
   weightsFor,
   type AimId,
@@ -12,9 +14,8 @@ import {
 } from '@sprocket/core';
 import { lazy, Suspense, useMemo, useState } from 'react';
 import { useShelf } from '../PlanProvider.tsx';
-import { useKeepOwn } from '../useKeepOwn.ts';
-import { buildActions } from '../../store/buildSlice.ts';
-import { useApp, useBuild, useSend } from '../../store/store.ts';
+import { useTaking } from '../useTaking.ts';
+import { useApp, useBuild } from '../../store/store.ts';
 import { Say } from '../../ui/Show.tsx';
 import { PickCard } from './PickCard.tsx';
 import { MeasureFirstCard } from './MeasureFirstCard.tsx';
@@ -37,8 +38,6 @@ export function Proposals({ ask = true }: { ask?: boolean }) {
   const build = useBuild();
   const shelf = useShelf();
   const own = useApp((state) => state.shelf.own);
-  const send = useSend();
-  const keepOwn = useKeepOwn();
   const undecided = build.choice.kitId === null;
   const [asked, setAsked] = useState(false);
   const sought = useProposals(build, own, undecided || asked || !ask);
@@ -50,10 +49,15 @@ export function Proposals({ ask = true }: { ask?: boolean }) {
     () => (sought ? boardOf(sought.result, used, shelf, drawn?.fares) : null),
     [sought, used, shelf, drawn],
   );
+  const taking = useTaking();
   const take = ({ choice }: Candidate): void => {
-    for (const part of [...shelf.kit, ...shelf.pack])
-      if (part.id === choice.kitId || part.id === choice.packId) keepOwn(part);
-    send(buildActions.chose({ field: 'choice.proposal', value: choice }));
+    taking(
+      choice,
+      (board?.picks ?? []).map((pick) => ({
+        note: pick.for.map((id) => pickWords[id]).join(' · '),
+        choice: pick.candidate.choice,
+      })),
+    );
     // What it was chosen from stays beside it.
     setAsked(true);
   };
@@ -89,7 +93,7 @@ export function Proposals({ ask = true }: { ask?: boolean }) {
                 key={`${pick.kit.id} ${pick.pack.id} ${pick.candidate.choice.packPlace} ${pick.gears.join()}`}
                 pick={pick}
                 first={i === 0}
-                taken={isTaken(pick.candidate, build.choice)}
+                taken={sameConversion(pick.candidate.choice, build.choice)}
                 onTake={() => take(pick.candidate)}
               />
             ))}
@@ -125,14 +129,6 @@ export function Proposals({ ask = true }: { ask?: boolean }) {
     </section>
   );
 }
-
-const isTaken = (c: Candidate, choice: Candidate['choice']): boolean =>
-  c.choice.kitId === choice.kitId &&
-  c.choice.packId === choice.packId &&
-  c.choice.packPlace === choice.packPlace &&
-  c.choice.ringId === choice.ringId &&
-  c.choice.clusterId === choice.clusterId &&
-  c.choice.hubGearId === choice.hubGearId;
 
 /** A phrase begun with a capital, where words begin it. */
 function capitalised(words: Phrase): Phrase {

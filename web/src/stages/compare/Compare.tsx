@@ -1,167 +1,180 @@
-import { NativeSelect } from '@mantine/core';
-import {
-  againWords,
-  planBuild,
-  reviewRatings,
-  vehicleKindWords,
-  verdictWords,
-  verdicts,
-  type Build,
-  type BuildPlan,
-} from '@sprocket/core';
-import { useLiveQuery } from 'dexie-react-hooks';
-import { useMemo, useState } from 'react';
-import { useShelf } from '../../sheet/PlanProvider.tsx';
-import { useBuild } from '../../store/store.ts';
-import { readableBuilds } from '../../storage/builds.ts';
-import { MiniBike } from '../../drawing/MiniBike.tsx';
-import { Say, Show } from '../../ui/Show.tsx';
+import { Button, TextInput } from '@mantine/core';
+import { isDecided, withoutLog, type Build } from '@sprocket/core';
+import { useMemo } from 'react';
+import { Link } from 'react-router';
 import { StageHead } from '../../sheet/StageHead.tsx';
-import { VerdictMark } from '../../sheet/Verdict.tsx';
+import { useTaking } from '../../sheet/useTaking.ts';
+import { buildActions } from '../../store/buildSlice.ts';
+import { useApp, useSend } from '../../store/store.ts';
+import { useWorkerAnswer } from '../../workers/core.ts';
+import { ComparedTable } from './ComparedTable.tsx';
+import { useBeside, type Beside } from './useBeside.ts';
 import './compare.css';
 
-/** Two donors for one brief, side by side: the other build's vehicle and parts under this build's brief. */
+/** Rest after a change before all of them are planned anew, ms. */
+const REST = 150;
+
+/** What can stand beside it, in the order it is asked for. */
+const groups: readonly { of: Beside['of']; words: string }[] = [
+  { of: 'kept', words: 'Kept beside it' },
+  { of: 'pick', words: 'Proposed' },
+  { of: 'build', words: 'Other builds, ridden as this brief asks' },
+];
+
+/** A build with nothing of its log but how it was looked back on. */
+const lean = (build: Build): Build => ({
+  ...build,
+  log: { ...withoutLog(build).log, review: build.log.review },
+});
+
+/** Any number of choices, proposals and other builds beside what is chosen, all ridden as this brief asks. */
 export function CompareStage() {
-  const build = useBuild();
-  const shelf = useShelf();
-  const builds = useLiveQuery(readableBuilds, []);
-  const [otherId, setOtherId] = useState<string | null>(null);
-  const rest = useMemo(() => builds?.filter((b) => b.id !== build.id) ?? [], [builds, build.id]);
-  const other = useMemo(() => rest.find((b) => b.id === otherId) ?? rest[0], [rest, otherId]);
-  const sides = useMemo(() => {
-    const here = { build, plan: planBuild(build, shelf) };
-    if (!other) return [here];
-    // The same brief for both: only the donor and what was chosen for it differ.
-    // Their rides told of their own riders.
-    const theirs: Build = {
-      ...other,
-      brief: build.brief,
-      schools: build.schools,
-      ownLaws: build.ownLaws,
-      tuned: { ...other.tuned, rides: null },
-    };
-    return [here, { build: theirs, plan: planBuild(theirs, shelf) }];
-  }, [build, other, shelf]);
+  const { here, all, shown, show, searching } = useBeside();
+  const send = useSend();
+  const taking = useTaking();
+  const own = useApp((state) => state.shelf.own);
+  const sides = useMemo(() => [here, ...all.filter((b) => shown.has(b.id))], [here, all, shown]);
+  const answer = useWorkerAnswer(
+    async (worker) => ({
+      sides,
+      compared: await worker.compared(
+        sides.map((s) => lean(s.build)),
+        own,
+      ),
+    }),
+    [sides, own],
+    REST,
+  );
+  const decided = isDecided(here.build.choice);
+  const isKept = here.build.keptChoices.length;
+  const keep = (): void => {
+    const kept = { id: crypto.randomUUID(), note: '', proposed: false, choice: here.build.choice };
+    send(buildActions.choiceKept({ field: `keptChoices.${kept.id}`, value: kept }));
+  };
   return (
     <>
       <StageHead title="Compare">
-        Two donors for one brief: <strong className="marked">{build.name}</strong>
-        {other ? ` and ${other.name}, both ridden as this brief asks` : ', and nothing to hold against it yet'}
+        What you chose: <strong className="marked">{here.name}</strong>
+        {sides.length > 1
+          ? `, beside ${sides.length - 1} other${sides.length === 2 ? '' : 's'}, all on this brief and drawn to one scale`
+          : ', and nothing beside it yet'}
+        . <a href="#beside-title">Choose what stands beside it</a>
       </StageHead>
-      {builds === undefined ? (
-        <p className="wait">Reading the bench…</p>
-      ) : rest.length === 0 ? (
-        <p>Make or bring in another build, with another donor surveyed, and it can be held against this one here.</p>
+      {answer === null ? (
+        <p className="wait">Planning each of them…</p>
       ) : (
-        <div className="compare-pick">
-          <NativeSelect
-            label="Against"
-            value={other?.id ?? ''}
-            data={rest.map((b) => ({
-              value: b.id,
-              label: `${b.name} · ${vehicleKindWords[b.donor.kind].toLowerCase()}`,
-            }))}
-            onChange={(event) => setOtherId(event.currentTarget.value)}
-          />
-        </div>
+        <ComparedTable
+          sides={answer.sides}
+          compared={answer.compared}
+          does={(side) =>
+            side.of === 'kept' ? (
+              <KeptDoes
+                side={side}
+                note={here.build.keptChoices.find((k) => side.id === `kept-${k.id}`)?.note ?? ''}
+                onTake={() => taking(side.build.choice)}
+                onNote={(id, note) =>
+                  send(buildActions.choiceNoted({ field: `keptChoices.${id}.note`, value: { id, note } }))
+                }
+                onDrop={(id) => send(buildActions.choiceDropped({ field: `keptChoices.${id}`, value: id }))}
+              />
+            ) : side.of === 'pick' ? (
+              <Button
+                size="compact-sm"
+                variant="default"
+                aria-label={`Take it: ${side.name}`}
+                onClick={() => taking(side.build.choice)}
+              >
+                Take it
+              </Button>
+            ) : side.of === 'build' ? (
+              <Link to={`/build/${side.build.id}/drive`}>Open it</Link>
+            ) : null
+          }
+        />
       )}
-      <div className="compare">
-        {sides.map((side) => (
-          <Side key={side.build.id} build={side.build} plan={side.plan} />
-        ))}
-      </div>
+      <section className="card beside" aria-labelledby="beside-title">
+        <h2 id="beside-title">What stands beside it</h2>
+        {groups.map(({ of, words }) => {
+          const some = all.filter((b) => b.of === of);
+          if (some.length === 0) return null;
+          return (
+            <fieldset key={of}>
+              <legend>{words}</legend>
+              <div className="beside-list">
+                {some.map((b) => (
+                  <label key={b.id} className="beside-one">
+                    <input
+                      type="checkbox"
+                      checked={shown.has(b.id)}
+                      onChange={(event) => show(b.id, event.currentTarget.checked)}
+                    />
+                    <span>
+                      <strong>{b.name}</strong> <span className="quiet">{b.note}</span>
+                    </span>
+                  </label>
+                ))}
+              </div>
+            </fieldset>
+          );
+        })}
+        {searching ? (
+          <p className="quiet" role="status">
+            Searching the shelf…
+          </p>
+        ) : null}
+        {all.length === 0 && !searching ? (
+          <p>
+            Nothing can stand beside it yet. <Link to="../drive">Search the shelf</Link> for proposals, keep this choice
+            and try another, or bring in another build.
+          </p>
+        ) : null}
+        <div className="beside-does">
+          {decided ? (
+            <Button size="compact-sm" variant="default" disabled={isKept >= 200} onClick={keep}>
+              Keep this choice beside the next
+            </Button>
+          ) : null}
+          {decided && all.every((b) => b.of !== 'pick') ? <Link to="../drive">Search the shelf for more</Link> : null}
+        </div>
+      </section>
     </>
   );
 }
 
-function Side({ build, plan }: { build: Build; plan: BuildPlan }) {
-  const { review } = build.log;
-  const open = plan.findings.filter((f) => f.verdict !== 'fits' && !f.override);
+/** What can be done with a choice that is kept: a note on it, in its place, away with it. */
+function KeptDoes({
+  side,
+  note,
+  onTake,
+  onNote,
+  onDrop,
+}: {
+  side: Beside;
+  /** As it is typed: what stands in the column waits for its plan. */
+  note: string;
+  onTake: () => void;
+  onNote: (id: string, note: string) => void;
+  onDrop: (id: string) => void;
+}) {
+  const id = side.id.slice('kept-'.length);
   return (
-    <section className="card compare-side" aria-labelledby={`side-${build.id}`}>
-      <h2 id={`side-${build.id}`}>{build.name}</h2>
-      <p className="quiet">
-        {vehicleKindWords[build.donor.kind]} · {plan.chosen.kit?.name ?? 'no kit chosen'} ·{' '}
-        {plan.chosen.pack?.name ?? 'no pack chosen'}
-      </p>
-      <MiniBike drawing={plan.drawing} />
-      <dl className="compare-answers">
-        <div>
-          <dt>Can it?</dt>
-          <dd>
-            <VerdictMark verdict={plan.can.verdict} /> {plan.can.words}
-          </dd>
-        </div>
-        <div>
-          <dt>Worth it?</dt>
-          <dd>{plan.worth.words}</dd>
-        </div>
-        {plan.figures.map((figure) => (
-          <div key={figure.id}>
-            <dt>{figure.label}</dt>
-            <dd className="num">
-              {figure.band ? (
-                <>
-                  <Show value={figure.band.low} /> to <Show value={figure.band.high} />
-                </>
-              ) : figure.value ? (
-                <Show value={figure.value} />
-              ) : (
-                '–'
-              )}
-            </dd>
-          </div>
-        ))}
-        <div>
-          <dt>Families left</dt>
-          <dd>
-            {plan.families
-              .filter((f) => f.remaining > 0)
-              .map((f) => `${f.words} (${f.remaining})`)
-              .join(', ') || 'none'}
-          </dd>
-        </div>
-        <div>
-          <dt>Proven</dt>
-          <dd className="num">
-            {plan.donor.progress.proven} of {plan.donor.progress.total}
-          </dd>
-        </div>
-        {review ? (
-          <>
-            <div>
-              <dt>Do it again?</dt>
-              <dd>{review.again === null ? 'not said' : againWords[review.again]}</dd>
-            </div>
-            {reviewRatings
-              .filter(({ id }) => review.ratings[id] !== undefined)
-              .map(({ id, words }) => (
-                <div key={id}>
-                  <dt>{words}, in use</dt>
-                  <dd className="num">{review.ratings[id]} of 5</dd>
-                </div>
-              ))}
-          </>
-        ) : null}
-      </dl>
-      <p className="compare-counts">
-        {verdicts
-          .filter((v) => v !== 'fits')
-          .map((v) => ({ v, n: open.filter((f) => f.verdict === v).length }))
-          .filter(({ n }) => n > 0)
-          .map(({ v, n }) => (
-            <span key={v}>
-              {n} {verdictWords[v].toLowerCase()}
-            </span>
-          ))}
-      </p>
-      <ul className="compare-findings">
-        {open.slice(0, 7).map((f) => (
-          <li key={`${f.rule}${f.subject ?? ''}`}>
-            <VerdictMark verdict={f.verdict} /> <strong>{f.title}.</strong> <Say words={f.why} />
-          </li>
-        ))}
-      </ul>
-    </section>
+    <>
+      <TextInput
+        size="xs"
+        aria-label={`Kept for: ${side.name}`}
+        placeholder="Kept for"
+        maxLength={120}
+        value={note}
+        onChange={(event) => onNote(id, event.currentTarget.value)}
+      />
+      <span className="side-buttons">
+        <Button size="compact-sm" variant="default" aria-label={`Take it: ${side.name}`} onClick={onTake}>
+          Take it
+        </Button>
+        <Button size="compact-sm" variant="subtle" aria-label={`Drop: ${side.name}`} onClick={() => onDrop(id)}>
+          Drop
+        </Button>
+      </span>
+    </>
   );
 }

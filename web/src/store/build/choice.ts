@@ -1,9 +1,30 @@
-import { usualClosing, type Arrival, type Build, type Choice, type Other, type Part } from '@sprocket/core';
+import {
+  usualClosing,
+  type Arrival,
+  type Build,
+  type Choice,
+  type KeptChoice,
+  type Other,
+  type Part,
+} from '@sprocket/core';
 import { onOpen, patched } from './state.ts';
 
 /** Edits of what is chosen. */
 export const choiceReducers = onOpen({
   chose: patched<Partial<Choice>>((build) => build.choice),
+  /** Another choice in its place, with what is kept beside it from now on. */
+  choiceTaken: patched<Pick<Build, 'choice' | 'keptChoices'>>((build) => build),
+  choiceKept(build: Build, value: KeptChoice) {
+    build.keptChoices = [...build.keptChoices.filter((k) => k.id !== value.id), value];
+  },
+  choiceNoted(build: Build, { id, note }: Pick<KeptChoice, 'id' | 'note'>) {
+    const kept = build.keptChoices.find((k) => k.id === id);
+    // Once somebody has written on it, it is theirs.
+    if (kept) Object.assign(kept, { note, proposed: false });
+  },
+  choiceDropped(build: Build, id: string) {
+    build.keptChoices = build.keptChoices.filter((k) => k.id !== id);
+  },
   /** What was measured of a part on the bench; a field left empty is as its data says. */
   arrivalMeasured(build: Build, value: { part: string; change: Partial<Arrival> }) {
     const { part, change } = value;
