@@ -78,7 +78,7 @@ describe('every view, light and dark, wide and narrow', () => {
   }
 
   for (const words of [
-    'Measure next',
+    'Measure first',
     'Bottom bracket',
     'Brakes and levers',
     'Condition',

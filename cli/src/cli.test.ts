@@ -213,13 +213,18 @@ describe('command line', () => {
     const bad = join(folder, 'bad-build.json');
     writeFileSync(bad, '{"id": 7}');
     const trike = 'web/public/demo/builds/demo-trike.json';
-    const both = run('search', [bad, trike]);
+    const many = run('search', ['--draws', 'some', trike]);
+    expect([many.status, many.out]).to.deep.equal([2, '']);
+    expect(many.err).to.match(/--draws: “some” is no whole number/);
+    const both = run('search', ['--draws', '12', bad, trike]);
     expect(both.status).to.equal(2);
     expect(both.err).to.contain('bad-build.json');
     const said = JSON.parse(both.out) as Record<string, unknown> & {
       front: { choice: { kitId: string }; aims: Record<string, number> }[];
       picks: Record<string, number>;
       families: { family: string; best: number | null; why: string }[];
+      measure: { items: string[]; minutes: number; outcomes: { answer: string; best: number | null }[] }[];
+      draws: { of: number; fares: { at: number; share: number }[] };
     };
     expect(Object.keys(said)).to.deep.equal([
       'file',
@@ -232,7 +237,16 @@ describe('command line', () => {
       'picks',
       'families',
       'measure',
+      'draws',
     ]);
+    expect(said.draws.of).to.equal(12);
+    expect(said.draws.fares.map((f) => f.at)).to.include(said.picks.fit);
+    for (const { share } of said.draws.fares) expect(share).to.be.within(0, 1);
+    for (const { items, minutes, outcomes } of said.measure) {
+      expect(items).not.to.be.empty;
+      expect(minutes).to.be.above(0);
+      for (const { best } of outcomes) if (best !== null) expect(said.front[best]).to.be.an('object');
+    }
     expect(said.file).to.equal(trike);
     expect(said.families).to.have.length(5);
     for (const at of Object.values(said.picks)) expect(said.front[at]).to.be.an('object');

@@ -1,6 +1,21 @@
 import { parentPort, workerData } from 'node:worker_threads';
-import { type Build, finish, type SearchOptions, ShelfSearch, starterShelf } from '@sprocket/core';
+import {
+  type Build,
+  type Choice,
+  drawsInSteps,
+  finish,
+  type SearchOptions,
+  ShelfSearch,
+  starterShelf,
+} from '@sprocket/core';
 
-/** Searches the kits it is given, and sends back what it found. */
-const { build, options } = workerData as { build: Build; options: SearchOptions };
-parentPort?.postMessage(finish(new ShelfSearch(build, starterShelf, options).steps()));
+/** What one worker is asked: to search some kits, or to hold some choices against the vehicles of some seeds. */
+export type Asked = { build: Build } & ({ options: SearchOptions } | { choices: Choice[]; seeds: number[] });
+
+const asked = workerData as Asked;
+const { build } = asked;
+parentPort?.postMessage(
+  'options' in asked
+    ? finish(new ShelfSearch(build, starterShelf, asked.options).steps())
+    : finish(drawsInSteps(build, starterShelf, asked.choices, asked.seeds)),
+);

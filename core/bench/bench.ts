@@ -8,7 +8,6 @@ import {
   planChosen,
   planContext,
   readBuildFile,
-  measureNext,
   rideJob,
   runDraws,
   readGpx,
@@ -201,10 +200,6 @@ for (const name of ['demo-mixte', 'demo-trike', 'demo-box', 'demo-lockkeeper', '
   const ms = performance.now() - start;
   say('drawn rides, one core, as 500 of 30 km', `${((ms / metres) * 500 * 30_000).toFixed(0)} ms`);
   say('  the same over two workers', `${((ms / metres) * 250 * 30_000).toFixed(0)} ms`);
-  say(
-    'what to measure next, Bookbinder’s mixte',
-    `${median(() => measureNext(planContext(read.value, starterShelf)), 8).toFixed(0)} ms`,
-  );
 }
 
 const points = Array.from(

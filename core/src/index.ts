@@ -391,7 +391,7 @@ export { kitRules } from './fit/allRules.ts';
 export { type Evidence, type Finding } from './fit/finding.ts';
 export { canBeTaken } from './fit/finding.ts';
 export { ruleCatalog, rulesUsing } from './fit/judge.ts';
-export { type NextItem, measureNext } from './fit/measureNext.ts';
+export { type WantedItem, wantedItems } from './fit/wanted.ts';
 export { type RuleGroup } from './fit/rule.ts';
 export { schools } from './fit/schools.ts';
 export { type VerdictEdge, verdictEdges } from './fit/verdictEdges.ts';

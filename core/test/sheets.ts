@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import type { Build } from '../src/build/build.ts';
 import { readBuildFile } from '../src/formats/buildFile.ts';
-import { measureNext } from '../src/fit/measureNext.ts';
+import { wantedItems } from '../src/fit/wanted.ts';
 import { verdictEdges } from '../src/fit/verdictEdges.ts';
 import { planContext } from '../src/plan/context.ts';
 import { gearSheet } from '../src/plan/gearSheet.ts';
@@ -121,7 +121,7 @@ export function sheetsGolden(build: Build): Golden {
   return golden;
 }
 
-/** What would change each open finding of a build, what to measure next, and which rules look at what. */
+/** What would change each open finding of a build, what they want measured, and which rules look at what. */
 export function edgesGolden(build: Build): Golden {
   const context = planContext(build, steadyShelf);
   const plan = planChosen(context);
@@ -130,6 +130,6 @@ export function edgesGolden(build: Build): Golden {
     const { edges, otherKits } = verdictEdges(context, finding);
     layOut({ ...finding, why: [], evidence: [], remedies: [], edges, otherKits }, finding.rule, golden);
   }
-  layOut(measureNext(context), 'next', golden);
+  layOut(wantedItems(plan.findings, build.donor), 'wanted', golden);
   return golden;
 }

@@ -6,7 +6,7 @@ import type { Amount } from '../quantity/format.ts';
 import { surveyItem } from '../donor/survey.ts';
 import type { Verdict } from '../verdict.ts';
 import { judgeAbout, ruleById } from './judge.ts';
-import { measuredAs } from './measureNext.ts';
+import { measuredAs } from './measuredAs.ts';
 import { verdictEdges } from './verdictEdges.ts';
 import type { Finding } from './finding.ts';
 import type { SurveyItemId } from '../donor/donor.ts';
@@ -28,7 +28,7 @@ const wrongs: { what: string; id: SurveyItemId; si: number }[] = [
 ];
 
 /** As they were when last looked at; `node --import tsx scripts/write-golden.ts` after a change on purpose. */
-describe('what would change, and what to measure next, of the demo builds', () => {
+describe('what would change, and what is wanted, of the demo builds', () => {
   for (const name of ['mixte', 'box', 'trike'])
     it(`${name}: as its golden file has it`, () => {
       holdGolden(`edges/${name}`, edgesGolden(demo(name)));

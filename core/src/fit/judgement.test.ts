@@ -4,19 +4,20 @@ import fc from 'fast-check';
 import { readFileSync } from 'node:fs';
 import { BUILD_VERSION, newBuild, type Build } from '../build/build.ts';
 import { derivedSizes } from '../donor/derived.ts';
+import { isProven } from '../donor/entry.ts';
 import { donorGeometry } from '../donor/geometry.ts';
 import { vehicleKinds } from '../donor/kinds.ts';
 import { itemsFor, surveyItems } from '../donor/survey.ts';
 import { readBuildFile, readBuildFileWithPhotos, writeBuildFile } from '../formats/buildFile.ts';
 import { starterShelf } from '../parts/shelf/starterShelf.ts';
-import { planBuild } from '../plan/planBuild.ts';
+import { planBuild, planChosen } from '../plan/planBuild.ts';
 import { typedSurvey } from '../../test/typed.ts';
 import { planContext } from '../plan/context.ts';
 import { kitRules } from './allRules.ts';
 import { catalogText } from '../../test/golden.ts';
 import { judgeBy, ruleCatalog, rulesUsing } from './judge.ts';
 import type { Rule } from './rule.ts';
-import { measureNext } from './measureNext.ts';
+import { wantedItems, type WantedItem } from './wanted.ts';
 import { schools } from './schools.ts';
 import type { SchoolId } from '../build/schools.ts';
 import { verdictEdges } from './verdictEdges.ts';
@@ -170,25 +171,47 @@ describe('guesses, overrides, orders and schools', () => {
   });
 });
 
-describe('what to measure next', () => {
-  it('puts what can rule kits out before what cannot, and never lists what is proven', () => {
+describe('what is chosen still wants measured', () => {
+  const wanted = (build: Build): WantedItem[] =>
+    wantedItems(planChosen(planContext(build, starterShelf)).findings, build.donor);
+
+  it('is what its findings look at and nobody has measured, what holds an order back first', () => {
     const b = newBuild('a', 'A', '2026-01-01T00:00:00.000Z');
-    const next = measureNext(planContext(b, starterShelf));
-    expect(next.length).to.equal(itemsFor(b.donor).length);
-    const place = (id: string): number => next.findIndex((n) => n.item === id);
-    expect(place('rearDropoutSpacing')).to.be.lessThan(place('gripLength'));
-    expect(place('bracketWidth')).to.be.lessThan(place('valve'));
+    b.choice.kitId = 'otter-r250';
+    const before = wanted(b);
+    const spacing = before.find((w) => w.item === 'rearDropoutSpacing');
+    expect(spacing?.holdsOrder).to.equal(true);
+    expect(spacing?.waits).not.to.be.empty;
+    // A rear hub has no business with the front dropouts.
+    expect(before.some((w) => w.item === 'frontDropoutSpacing')).to.equal(false);
+    const holds = before.map((w) => w.holdsOrder);
+    expect(holds.lastIndexOf(true)).to.be.lessThan(holds.indexOf(false) === -1 ? holds.length : holds.indexOf(false));
     b.donor.survey = typedSurvey({ rearDropoutSpacing: '135 mm' });
-    expect(measureNext(planContext(b, starterShelf)).some((n) => n.item === 'rearDropoutSpacing')).to.equal(false);
+    expect(wanted(b).some((w) => w.item === 'rearDropoutSpacing')).to.equal(false);
+    // Only guessed, it is wanted still.
+    b.donor.survey.rearDropoutSpacing = {
+      ...(b.donor.survey.rearDropoutSpacing as object),
+      provenance: 'assumed',
+    } as never;
+    expect(wanted(b).some((w) => w.item === 'rearDropoutSpacing')).to.equal(true);
   });
 
-  it('what no remaining kit cares for drops out: a closed rear hole leaves its slot’s depth idle', () => {
-    const b = newBuild('a', 'A', '2026-01-01T00:00:00.000Z');
-    const rank = (build: Build): number =>
-      measureNext(planContext(build, starterShelf)).find((n) => n.item === 'rearDropoutThickness')?.kits ?? 0;
-    const before = rank(b);
-    b.donor.survey = typedSurvey({ rearAxleHolding: 'throughAxle' });
-    expect(rank(b)).to.be.lessThan(before);
+  it('every finding that says measure and looks at an open item is waited for by one', () => {
+    for (const name of ['mixte', 'trike', 'box', 'lockkeeper', 'gravel']) {
+      const build = demo(name);
+      const { findings } = planChosen(planContext(build, starterShelf));
+      const all = new Set(wantedItems(findings, build.donor).flatMap((w) => w.waits));
+      const open = new Set(
+        itemsFor(build.donor)
+          .filter((i) => !isProven(build.donor.survey[i.id]))
+          .map((i) => i.id),
+      );
+      for (const f of findings) {
+        const uses = ruleCatalog.find((r) => r.id === f.rule)?.uses ?? [];
+        const waits = f.verdict === 'measure' && !f.override && uses.some((id) => open.has(id));
+        if (waits) expect(all.has(f.title), `${name}: ${f.title}`).to.equal(true);
+      }
+    }
   });
 });
 

@@ -6,7 +6,7 @@ import type { PlanContext } from '../vehicle/context.ts';
 import { verdictRank, type Verdict } from '../verdict.ts';
 import type { Finding } from './finding.ts';
 import { ruleById } from './judge.ts';
-import { measuredAs } from './measureNext.ts';
+import { measuredAs } from './measuredAs.ts';
 
 /** One change that would lead to another verdict. */
 export interface VerdictEdge {

@@ -5,7 +5,7 @@ import { PlanContext } from '../vehicle/context.ts';
 
 /**
  * The one context of a build: what it chose, the vehicle as it is and as it will be, geometry, road, gearing and
- * laws. Rules, figures, sheets, "measure next" and "what would change this" all take it.
+ * laws. Rules, figures, sheets and "what would change this" all take it.
  * @param starter parts to choose from, besides the build's own
  */
 export function planContext(build: Build, starter: Shelf): PlanContext {

@@ -23,7 +23,6 @@ import {
   todayOn,
   toldOf,
   tuneLogInSteps,
-  measureNext,
   planChosen,
   planContext,
   readBuild,
@@ -61,7 +60,6 @@ import {
   type DrawnRides,
   type FigureId,
   type Finding,
-  type NextItem,
   type Part,
   type PlanContext,
   type SettingEffect,
@@ -112,7 +110,6 @@ const api = {
   /** Any number of builds side by side, each planned whole. */
   compared: (builds: readonly Build[], own: readonly Part[]): Compared =>
     compared(builds, withParts(starterShelf, own)),
-  measureNext: (build: Build, own: readonly Part[]): NextItem[] => measureNext(contextOf(build, own)),
   verdictEdges: (
     build: Build,
     own: readonly Part[],
@@ -185,6 +182,15 @@ const api = {
   runDraws,
   /** Kits that go on a vehicle such as this one usually is. */
   likelyKits: (build: Build, own: readonly Part[]): LikelyKits => likelyKits(build, withParts(starterShelf, own)),
+  /** Some choices as candidates are, each planned whole; those without kit or battery are left out. */
+  candidatesOf: (build: Build, own: readonly Part[], choices: readonly Choice[]): Candidate[] =>
+    choices.flatMap((choice) => {
+      const context = contextOf({ ...build, choice }, own);
+      const one = chosenCandidate(context, planChosen(context));
+      // Where nobody said where the battery goes, it goes where the plan puts it.
+      const packPlace = choice.packPlace ?? context.placement?.place ?? null;
+      return one ? [{ ...one, choice: { ...one.choice, packPlace } }] : [];
+    }),
   /** What is chosen, as a candidate is; null before kit and battery are. */
   chosenCandidate: (build: Build, own: readonly Part[]): Candidate | null => {
     const context = contextOf(build, own);

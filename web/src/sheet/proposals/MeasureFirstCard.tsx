@@ -2,24 +2,27 @@ import { packPlaceWords, surveyItem, type MeasureFirst, type Shelf } from '@spro
 import { Link, useParams } from 'react-router';
 import { Say } from '../../ui/Show.tsx';
 import type { DrawnFor } from './useDrawn.ts';
+import './proposals.css';
 
 /** Lines shown. */
 const SHOWN = 6;
 /** Answers of one line that are said, the most frequent first. */
 const ANSWERS = 3;
 
+/** The conversion at a place of what was drawn for, by kit, battery and place. */
+function nameOf({ front, places }: DrawnFor, shelf: Shelf, at: number | null): string {
+  if (at === null) return 'nothing';
+  const choice = front[places[at] ?? -1]?.choice;
+  const kit = shelf.kit.find((k) => k.id === choice?.kitId);
+  const pack = shelf.pack.find((p) => p.id === choice?.packId);
+  const place = choice?.packPlace ? ` ${packPlaceWords[choice.packPlace]}` : '';
+  return kit && pack ? `${kit.name} with ${pack.name}${place}` : 'another';
+}
+
 /** What to measure first: what could still change the choice, by the minute, and what each answer would lead to. */
 export function MeasureFirstCard({ drawn, shelf }: { drawn: DrawnFor; shelf: Shelf }) {
   const { buildId = '' } = useParams();
-  const { first, front, places } = drawn;
-  const name = (at: number | null): string => {
-    if (at === null) return 'nothing';
-    const choice = front[places[at] ?? -1]?.choice;
-    const kit = shelf.kit.find((k) => k.id === choice?.kitId);
-    const pack = shelf.pack.find((p) => p.id === choice?.packId);
-    const place = choice?.packPlace ? ` ${packPlaceWords[choice.packPlace]}` : '';
-    return kit && pack ? `${kit.name} with ${pack.name}${place}` : 'another';
-  };
+  const { first } = drawn;
   return (
     <div className="card measure-first">
       <h3>Measure first</h3>
@@ -40,10 +43,10 @@ export function MeasureFirstCard({ drawn, shelf }: { drawn: DrawnFor; shelf: She
                   {m.items.map((id) => surveyItem(id).label).join(', ')}
                 </Link>
                 <span className="num">
-                  {m.minutes} min · {said(m)}
+                  {m.minutes} min · {saidOf(m)}
                 </span>
               </p>
-              <Leads of={m} name={name} />
+              <Leads of={m} drawn={drawn} shelf={shelf} />
             </li>
           ))}
         </ol>
@@ -53,23 +56,34 @@ export function MeasureFirstCard({ drawn, shelf }: { drawn: DrawnFor; shelf: She
 }
 
 const hundred = (share: number): string => `${Math.max(1, Math.round(share * 100))} of 100`;
-const said = ({ settles, tells }: MeasureFirst): string =>
+/** How much one settles, or shows of whether the best goes on. */
+export const saidOf = ({ settles, tells }: MeasureFirst): string =>
   settles > 0 ? `settles ${hundred(settles)}` : `shows ${hundred(tells)} of whether it goes on`;
 
 /** Answers that lead to another conversion than the most frequent does; nothing where all lead to one. */
-function Leads({ of: { outcomes }, name }: { of: MeasureFirst; name: (at: number | null) => string }) {
+export function Leads({
+  of: { outcomes },
+  drawn,
+  shelf,
+  answers = ANSWERS,
+}: {
+  of: MeasureFirst;
+  drawn: DrawnFor;
+  shelf: Shelf;
+  answers?: number;
+}) {
   const [most] = outcomes;
   const away = outcomes.filter((o) => o.best !== most?.best);
   if (!most || away.length === 0) return null;
   return (
     <p className="first-leads">
-      {away.slice(0, ANSWERS).map((o, i) => (
+      {away.slice(0, answers).map((o, i) => (
         <span key={i}>
           {i > 0 ? '; ' : 'Leads to another where it is '}
-          <Say words={o.answer} />, {hundred(o.share)}: {name(o.best)}
+          <Say words={o.answer} />, {hundred(o.share)}: {nameOf(drawn, shelf, o.best)}
         </span>
       ))}
-      . Else {name(most.best)}.
+      . Else {nameOf(drawn, shelf, most.best)}.
     </p>
   );
 }

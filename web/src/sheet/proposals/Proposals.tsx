@@ -2,6 +2,7 @@ import { Button } from '@mantine/core';
 import {
   aims,
   boardOf,
+  contendersOf,
   driveFamilyWords,
   pickWords,
   sameConversion,
@@ -44,7 +45,14 @@ export function Proposals({ ask = true }: { ask?: boolean }) {
   const [weights, setWeights] = useState<AimWeights | null>(null);
   const usual = useMemo(() => weightsFor({ brief: build.brief }), [build.brief]);
   const used = weights ?? usual;
-  const drawn = useDrawn(build, own, shelf, sought, used);
+  const done = sought?.done === true ? sought.result : null;
+  // Weights only order what is drawn for.
+  // oxlint-disable-next-line react/exhaustive-deps
+  const of = useMemo(
+    () => done && { front: done.front, places: contendersOf(done, used, shelf), same: done.front, known: '' },
+    [done],
+  );
+  const drawn = useDrawn(build, own, shelf, of, used);
   const board = useMemo(
     () => (sought ? boardOf(sought.result, used, shelf, drawn?.fares) : null),
     [sought, used, shelf, drawn],

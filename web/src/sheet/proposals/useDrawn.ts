@@ -1,10 +1,10 @@
 import {
-  contendersOf,
   faresOf,
   USUAL_DRAWS,
   weighedUp,
   type AimWeights,
   type Build,
+  type Candidate,
   type Drawn,
   type Fares,
   type MeasureFirst,
@@ -14,14 +14,13 @@ import {
 import { proxy } from 'comlink';
 import { useEffect, useMemo, useState } from 'react';
 import { drawAll } from '../../workers/drawPool.ts';
-import type { Sought } from '../../workers/searchPool.ts';
 import { seekers } from './useProposals.ts';
 
 /** What vehicles as this one might be tell of a front. */
 export interface DrawnFor {
-  front: Sought['result']['front'];
+  front: readonly Candidate[];
   /** What of it they were drawn for. */
-  places: number[];
+  places: readonly number[];
   fares: Fares;
   of: number;
   done: boolean;
@@ -34,24 +33,43 @@ const FEWEST = 20;
 /** Rest after a weight was moved before it is asked anew what to measure, ms. */
 const REST = 300;
 
+/** What vehicles are drawn for: some of a front, on a build of which so much is known. */
+export interface DrawnOf {
+  front: DrawnFor['front'];
+  places: readonly number[];
+  /** The same while the same conversions are asked about, */
+  same: unknown;
+  /** another where something was measured since. */
+  known: unknown;
+}
+
+type Told = Pick<DrawnFor, 'done'> & { of: DrawnOf; drawn: Drawn[] };
+
+/** What was drawn last: gone back to, it is not drawn anew. */
+let last: Told | null = null;
+
+const sameQuestion = (a: DrawnOf, b: DrawnOf): boolean => a.same === b.same && a.known === b.known;
+
 /**
- * The best of a front held against vehicles as this one might be, growing while they are drawn, and then what to measure
- * first. Null before there is anything to tell.
+ * Some of a front held against vehicles as this one might be, growing while they are drawn, and then what to measure first.
+ * Null before there is anything to tell; what was told last stays while it is drawn anew for the same ones.
  */
 export function useDrawn(
   build: Build,
   own: readonly Part[],
   shelf: Shelf,
-  sought: Sought | null,
+  of: DrawnOf | null,
   weights: AimWeights,
 ): DrawnFor | null {
-  const [told, setTold] = useState<(Pick<DrawnFor, 'front' | 'places' | 'done'> & { drawn: Drawn[] }) | null>(null);
-  const [first, setFirst] = useState<{ of: object; list: MeasureFirst[] } | null>(null);
-  const front = sought?.done === true ? sought.result.front : null;
+  const [told, setTold] = useState<Told | null>(last);
+  const [first, setFirst] = useState<{ of: unknown; list: MeasureFirst[] } | null>(null);
   useEffect(() => {
-    if (!front || front.length === 0 || !sought) return;
-    const places = contendersOf(sought.result, weights, shelf);
-    const choices = places.flatMap((i) => front[i]?.choice ?? []);
+    if (!of || of.front.length === 0) return;
+    if (last && sameQuestion(last.of, of)) {
+      setTold(last);
+      return;
+    }
+    const choices = of.places.flatMap((i) => of.front[i]?.choice ?? []);
     return drawAll(
       seekers().map((worker) => ({
         draw: (seeds, tell) => worker.draw(build, own, choices, seeds, proxy(tell)),
@@ -59,22 +77,28 @@ export function useDrawn(
       USUAL_DRAWS,
       (drawn, done) => {
         // Too few tell little; none, where all workers broke, tell nothing.
-        if (drawn.length >= FEWEST) setTold({ front, places, drawn, done });
+        if (drawn.length < FEWEST) return;
+        const now = { of, drawn, done };
+        if (done) last = now;
+        setTold(now);
       },
     );
-    // A front is of one build and its shelf; weights only order what was drawn for.
+    // The question holds what of the build is asked about; weights only order what was drawn for.
     // oxlint-disable-next-line react/exhaustive-deps
-  }, [front]);
-  const now = told && told.front === front ? told : null;
-  const fares = useMemo(() => now && faresOf(now.front, now.places, now.drawn, weights, shelf), [now, weights, shelf]);
+  }, [of?.same, of?.known]);
+  const now = of && told && told.of.same === of.same ? told : null;
+  const fares = useMemo(
+    () => now && faresOf(now.of.front, now.of.places, now.drawn, weights, shelf),
+    [now, weights, shelf],
+  );
   useEffect(() => {
     if (!now?.done || !fares) return;
     let wanted = true;
     const timer = setTimeout(() => {
       const [worker] = seekers();
       void worker
-        ?.measureFirst(build.donor, now.drawn, weighedUp(now.front, now.places, weights, shelf))
-        .then((list) => wanted && setFirst({ of: fares, list }));
+        ?.measureFirst(build.donor, now.drawn, weighedUp(now.of.front, now.of.places, weights, shelf))
+        .then((list) => wanted && setFirst({ of: now.of.same, list }));
     }, REST);
     return () => {
       wanted = false;
@@ -86,12 +110,12 @@ export function useDrawn(
   return (
     now &&
     fares && {
-      front: now.front,
-      places: now.places,
+      front: now.of.front,
+      places: now.of.places,
       fares,
       of: now.drawn.length,
-      done: now.done,
-      first: first?.of === fares ? first.list : null,
+      done: now.done && of !== null && sameQuestion(now.of, of),
+      first: first !== null && first.of === now.of.same ? first.list : null,
     }
   );
 }

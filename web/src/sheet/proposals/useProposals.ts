@@ -15,7 +15,11 @@ const NOTHING: Sought['result'] = { counted: 0, standing: 0, ridden: 0, front: [
 let hands: Remote<CoreWorker>[] = [];
 
 /** The answer given last: gone back to, it is not asked for anew. */
-let last: { question: string; own: readonly Part[]; sought: Sought } | null = null;
+let last: { question: string; own: readonly Part[]; build: Build; sought: Sought } | null = null;
+
+/** What was found last for a build with this brief, whatever has been measured since; null where it was another. */
+export const foundLast = ({ id, brief, donor }: Build): Sought | null =>
+  last?.build.id === id && last.build.brief === brief && last.build.donor.kind === donor.kind ? last.sought : null;
 
 const known = (question: string, own: readonly Part[]): Sought | null =>
   last?.question === question && last.own === own ? last.sought : null;
@@ -29,7 +33,7 @@ export function seekers(): Remote<CoreWorker>[] {
 }
 
 /** What of a build its proposals hang on: pictures and days in the log do not move them. */
-const asked = ({
+export const questionOf = ({
   brief,
   donor,
   schools,
@@ -68,7 +72,7 @@ const asked = ({
  * moment after the last change, when the build is another; the last answer stays until the new one has something to say.
  */
 export function useProposals(build: Build, own: readonly Part[], on: boolean): Sought | null {
-  const question = asked(build);
+  const question = questionOf(build);
   const [sought, setSought] = useState<Sought | null>(() => known(question, own));
   useEffect(() => {
     if (!on) return;
@@ -98,7 +102,7 @@ export function useProposals(build: Build, own: readonly Part[], on: boolean): S
           return { ...whole, kits: [...whole.kits, ...unlikely] };
         },
         (found) => {
-          if (found.done && !found.broken) last = { question, own, sought: found };
+          if (found.done && !found.broken) last = { question, own, build, sought: found };
           setSought(found);
         },
       );

@@ -13,6 +13,7 @@ import {
 import { useEffect } from 'react';
 import { useLocation } from 'react-router';
 import { buildActions } from '../../store/buildSlice.ts';
+import { useMeasuring } from '../../sheet/proposals/useMeasuring.ts';
 import { usePlan } from '../../sheet/PlanProvider.tsx';
 import { useApp, useBuild, useSend } from '../../store/store.ts';
 import { uiActions, type DonorView } from '../../store/uiSlice.ts';
@@ -28,7 +29,7 @@ import { InsideSheet } from './InsideSheet.tsx';
 import { SurveyField } from './SurveyField.tsx';
 import { SurveyWalk } from './SurveyWalk.tsx';
 import { TwoAnswers } from './TwoAnswers.tsx';
-import { useMeasureNext, WhatNext } from './WhatNext.tsx';
+import { WhatNext } from './WhatNext.tsx';
 import { WorthSheet } from './WorthSheet.tsx';
 import './donor.css';
 
@@ -45,7 +46,7 @@ export function DonorStage() {
   const { hash } = useLocation();
   const view = useApp((state) => state.ui.donorView);
   const lit = useApp((state) => state.ui.lit);
-  const next = useMeasureNext();
+  const measuring = useMeasuring(plan.findings);
   const { donor } = build;
   const { progress } = plan.donor;
   const items = itemsFor(donor);
@@ -69,7 +70,10 @@ export function DonorStage() {
 
   const shown: SurveyItem[] =
     view === 'quick' ? items.filter((item) => item.quick) : items.filter((item) => item.group === view);
-  const howTo = lit && items.some((item) => item.id === lit) ? lit : (next?.[0]?.item ?? progress.open[0]);
+  const howTo =
+    lit && items.some((item) => item.id === lit)
+      ? lit
+      : (measuring.drawn?.first?.[0]?.items[0] ?? measuring.wanted[0]?.item ?? progress.open[0]);
 
   return (
     <>
@@ -101,7 +105,7 @@ export function DonorStage() {
       <div className="survey-body">
         <div className="survey-left">
           {view === 'next' ? (
-            <WhatNext next={next} />
+            <WhatNext measuring={measuring} />
           ) : view === 'condition' ? (
             <Condition />
           ) : view === 'derived' ? (

@@ -28,7 +28,7 @@ export function SurveyWalk({ donor, progress, view, show }: WalkProps) {
     <div className="survey-walk" role="group" aria-label="Parts of the survey">
       <div className="walk-ends">
         <div className="walk">
-          {leg('next', 'Measure next')}
+          {leg('next', 'Measure first')}
           {leg('quick', 'Quick look', `${progress.quick.proven}/${progress.quick.total}`)}
         </div>
         <div className="walk">

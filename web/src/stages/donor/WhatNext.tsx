@@ -1,60 +1,78 @@
-import { surveyItem, type NextItem } from '@sprocket/core';
-import { useApp, useBuild } from '../../store/store.ts';
-import { useWorkerAnswer } from '../../workers/core.ts';
+import { isProven, surveyItem, type SurveyItemId } from '@sprocket/core';
+import { Leads, saidOf } from '../../sheet/proposals/MeasureFirstCard.tsx';
+import type { Measuring } from '../../sheet/proposals/useMeasuring.ts';
+import { useShelf } from '../../sheet/PlanProvider.tsx';
+import { useBuild } from '../../store/store.ts';
 import { SurveyField } from './SurveyField.tsx';
 
-/** Wait after the last edit before the ranking is worked out anew, ms. */
-const WAIT = 250;
-/** Items shown at once. */
-const SHOWN = 7;
+/** Lines shown at once, of each list. */
+const SHOWN = 6;
 
-/** Unmeasured items by how much they could change, worked out in the worker; null while the first is under way. */
-export function useMeasureNext(): NextItem[] | null {
+/** What to measure first: what could still change the choice, by the minute; then what is wanted before an order. */
+export function WhatNext({ measuring: { drawn, wanted, decided } }: { measuring: Measuring }) {
   const build = useBuild();
-  const own = useApp((state) => state.shelf.own);
-  return useWorkerAnswer((worker) => worker.measureNext(build, own), [build, own], WAIT);
-}
-
-/** What to measure next: what could change most for the kits still possible comes first. */
-export function WhatNext({ next }: { next: NextItem[] | null }) {
-  const build = useBuild();
-  const open = next?.filter((n) => n.verdicts > 0) ?? [];
+  const shelf = useShelf();
+  const isOpen = (id: SurveyItemId): boolean => !isProven(build.donor.survey[id]);
+  const first =
+    drawn?.first
+      ?.map((m) => ({ ...m, items: m.items.filter(isOpen) }))
+      .filter((m) => m.items.length > 0)
+      .slice(0, SHOWN) ?? null;
+  const above = new Set(first?.flatMap((m) => m.items));
+  const then = wanted.filter((w) => !above.has(w.item));
   return (
-    <section className="card" aria-labelledby="next-title" aria-busy={next === null}>
-      <h2 id="next-title">Measure next</h2>
-      {next === null ? (
-        <p className="quiet">Working out what matters most…</p>
-      ) : open.length === 0 ? (
-        <p>Nothing left to measure could change a verdict for the kits still possible.</p>
+    <section className="card" aria-labelledby="next-title" aria-busy={drawn?.done !== true}>
+      <h2 id="next-title">Measure first</h2>
+      <p className="quiet">
+        {decided
+          ? 'What could still show that what you chose does not go on, or that another is better, by the minute it takes.'
+          : 'What could still change which conversion is best, by the minute it takes.'}
+      </p>
+      {first === null ? (
+        <p className="quiet" role="status">
+          {decided ? 'Drawing vehicles like this one…' : 'Searching the shelf, then drawing vehicles like this one…'}
+        </p>
+      ) : first.length === 0 ? (
+        <p>On vehicles like this one nothing that is open changes the choice, or whether it goes on.</p>
       ) : (
+        <ol className="next-list">
+          {first.map((m) => (
+            <li key={m.items.join()}>
+              <div>
+                {m.items.map((id) => (
+                  <SurveyField key={`${build.id}.${id}`} item={surveyItem(id)} />
+                ))}
+              </div>
+              <div className="next-why">
+                <strong>
+                  {m.minutes} min, {saidOf(m)}
+                </strong>
+                {drawn ? <Leads of={m} drawn={drawn} shelf={shelf} answers={1} /> : null}
+              </div>
+            </li>
+          ))}
+        </ol>
+      )}
+      {then.length > 0 ? (
         <>
-          <p className="quiet">
-            Each open item tried over the values it might have: those that could change most for the kits still possible
-            come first.
-          </p>
+          <h3>Wanted before anything is ordered</h3>
           <ol className="next-list">
-            {open.slice(0, SHOWN).map((n) => (
-              <li key={n.item}>
-                <SurveyField key={`${build.id}.${n.item}`} item={surveyItem(n.item)} />
+            {then.slice(0, SHOWN).map((w) => (
+              <li key={w.item}>
+                <SurveyField key={`${build.id}.${w.item}`} item={surveyItem(w.item)} />
                 <p className="next-why">
-                  {n.kits > 0 ? (
-                    <strong>
-                      could rule out {n.kits} kit{n.kits === 1 ? '' : 's'}
-                    </strong>
-                  ) : (
-                    <strong>{n.couldStop ? 'could stop it' : 'could call for rework'}</strong>
-                  )}
+                  <strong>{w.minutes} min</strong>{' '}
                   <span className="quiet">
-                    {' '}
-                    {n.verdicts} verdict{n.verdicts === 1 ? '' : 's'} hang on it
+                    {w.holdsOrder ? 'holds an order back: ' : 'waited for by: '}
+                    {w.waits.map((t, i) => (i === 0 ? t : t.toLowerCase())).join(', ')}
                   </span>
                 </p>
               </li>
             ))}
           </ol>
-          {open.length > SHOWN ? <p className="quiet">{open.length - SHOWN} more could change something.</p> : null}
+          {then.length > SHOWN ? <p className="quiet">{then.length - SHOWN} more are waited for.</p> : null}
         </>
-      )}
+      ) : null}
     </section>
   );
 }
