@@ -65,6 +65,51 @@ for (const [build, label, texts] of [
     `median ${(warm[Math.floor(warm.length / 2)] ?? NaN).toFixed(0)} ms, 95th percentile ${(warm[Math.floor(warm.length * 0.95)] ?? NaN).toFixed(0)} ms`,
   );
 }
+/** From the last key of the line of words to proposals, and to all of them, on a new build. */
+{
+  const first: number[] = [];
+  const whole: number[] = [];
+  for (const words of [
+    'steel mixte 28in, 82 kg, 12 km each way, one hill of 10 %, up to 900',
+    'box bike, 74 kg, 2 children, 6 km each way, hills, up to 1800',
+    'folder 20in, 65 kg, 4 km each way, flat, up to 700',
+  ]) {
+    await visit(app, '/');
+    await app.page.evaluate(() => {
+      const button = [...document.querySelectorAll('button')].find((b) => b.textContent?.trim() === 'New build');
+      button?.click();
+    });
+    await app.page.waitForSelector('#start-line');
+    await app.page.type('#start-line', words.slice(0, -1));
+    // What the words so far asked for is done with.
+    await app.page.waitForSelector('.proposals[aria-busy="false"]');
+    const times = await app.page.evaluate(async (value) => {
+      const field = document.querySelector<HTMLInputElement>('#start-line');
+      const set = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value')?.set;
+      const sheet = (): Element | null => document.querySelector('.proposals');
+      const before = document.querySelector<HTMLElement>('.proposals [role="status"]')?.innerText;
+      const start = performance.now();
+      set?.call(field, value);
+      field?.dispatchEvent(new Event('input', { bubbles: true }));
+      const until = async (done: () => boolean): Promise<number> => {
+        while (!done() && performance.now() - start < 120_000) await new Promise((r) => setTimeout(r, 5));
+        return performance.now() - start;
+      };
+      await until(() => sheet()?.getAttribute('aria-busy') === 'true');
+      const some = await until(
+        () =>
+          document.querySelector('.pick-first') !== null &&
+          document.querySelector<HTMLElement>('.proposals [role="status"]')?.innerText !== before,
+      );
+      return [some, await until(() => sheet()?.getAttribute('aria-busy') === 'false')] as const;
+    }, words);
+    first.push(times[0]);
+    whole.push(times[1]);
+  }
+  const seconds = (of: number[]): string => of.map((ms) => `${(ms / 1000).toFixed(1)} s`).join(', ');
+  say('last key to first proposals: mixte, box bike, folder', seconds(first));
+  say('last key to all of the front', seconds(whole));
+}
 for (const [many, rows] of [
   [60, 60],
   [200, 200],

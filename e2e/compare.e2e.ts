@@ -34,6 +34,8 @@ describe('compare', () => {
     await waitForText(app.page, '.rail', /saved/);
     await go(app, '/build/demo-mixte/compare');
     await shows(/Otter R250[\s\S]*As it stands[\s\S]*Otter R250/);
+    // A quiet line of the tally says whether it still stands beside what was kept.
+    await waitForText(app.page, '.still-kept', /we would fit|as good as your choice/);
     const field = 'input[aria-label^="Kept for"]';
     await app.page.type(field, 'with the old ring');
     await waitForText(app.page, '.beside', /with the old ring/);

@@ -230,11 +230,23 @@ describe('whether a choice is still the best', () => {
 
   it('names what is as good in all and better in some, and by how much', () => {
     const found = stillBest(front, mine, weightsFor(build));
-    expect(found).to.include({ stopped: false, beatenBy: 0 });
+    expect(found).to.include({ stands: 'beaten', other: 0 });
     expect(phraseText(found.by, 'metric').replace(/\s/g, ' ')).to.equal('100 cheaper and 1.0 kg lighter.');
-    expect(stillBest(front.slice(1), mine, weightsFor(build))).to.include({ beatenBy: null });
-    expect(stillBest([mine], mine, weightsFor(build))).to.deep.include({ beatenBy: null, by: [] });
-    expect(stillBest(front, { ...mine, verdict: 'stop' }, weightsFor(build)).stopped).to.equal(true);
+    expect(stillBest([mine], mine, weightsFor(build))).to.deep.equal({ stands: 'best', other: null, by: [] });
+    expect(stillBest([], mine, weightsFor(build))).to.deep.equal({ stands: 'best', other: null, by: [] });
+    const stopped = { ...mine, verdict: 'stop' as const };
+    expect(stillBest(front, stopped, weightsFor(build))).to.include({ stands: 'stopped' });
+    expect(stillBest([], stopped, weightsFor(build))).to.deep.equal({ stands: 'stopped', other: null, by: [] });
+    // What is stopped beats nobody.
+    expect(stillBest([{ ...front[0], verdict: 'stop' } as Candidate], mine, weightsFor(build)).stands).to.equal('best');
+  });
+
+  it('else names what we would fit by what counts, which moves with the weights', () => {
+    const [, dearer] = front;
+    const onHills = stillBest([dearer as Candidate], mine, { start: 4, price: 1 });
+    expect(onHills).to.include({ stands: 'outweighed', other: 0 });
+    expect(phraseText(onHills.by, 'metric')).to.match(/starts on 20\.0\s%.*but .*dearer/);
+    expect(stillBest([dearer as Candidate], mine, { start: 1, price: 4 })).to.include({ stands: 'best', other: null });
   });
 
   it('what is chosen is weighed as a candidate is, and nothing is before kit and battery are chosen', () => {

@@ -5,7 +5,8 @@ import { starterShelf } from '../parts/shelf/starterShelf.ts';
 import { finish } from '../steps.ts';
 import { demoBuild } from '../../test/demoBuild.ts';
 import { newBuild } from '../build/build.ts';
-import { drawsInSteps, goesOn, type Drawn, type DrawnFate } from './draws.ts';
+import { planContext } from '../plan/context.ts';
+import { bearsItsLoad, drawsInSteps, goesOn, type Drawn, type DrawnFate } from './draws.ts';
 import { measureFirst, type Contender } from './measureFirst.ts';
 import { scenarioIds, staysBestInSteps } from './staysBest.ts';
 import { ShelfSearch, usualSearch } from './search.ts';
@@ -110,5 +111,39 @@ describe('what stays best', () => {
     expect(planned).to.be.above(0);
     for (const id of scenarioIds) expect(stays[id][0]?.chance, id).to.be.at.most(planned + 1e-9);
     expect(stays.aged[0]?.chance).to.be.below(planned);
+  });
+});
+
+describe('vehicles drawn for a load', () => {
+  const shareBearing = (massKg: number): number => {
+    const build = newBuild('a', 'A', '2026-01-01T00:00:00.000Z');
+    build.donor.kind = 'deltaTrike';
+    build.brief.cargoKg = massKg;
+    const drawn = finish(
+      drawsInSteps(
+        build,
+        starterShelf,
+        [otter],
+        Array.from({ length: 60 }, (_, i) => i),
+      ),
+    );
+    return (
+      drawn.filter(({ donor }) => bearsItsLoad(planContext({ ...build, donor, choice: choiceOf({}) }, starterShelf)))
+        .length / drawn.length
+    );
+  };
+
+  it('bear it as a rule, as it is today: whoever carries much has a vehicle for it', () => {
+    expect(shareBearing(5)).to.be.above(0.9);
+    // Not all: some do overload what they have.
+    expect(shareBearing(70)).to.be.within(0.5, 0.97);
+  });
+
+  it('keep a limit that was read off a plate, however much is carried', () => {
+    const build = newBuild('a', 'A', '2026-01-01T00:00:00.000Z');
+    build.donor.survey = { loadLimit: entry(110) } as unknown as Survey;
+    build.brief.cargoKg = 60;
+    for (const { donor } of finish(drawsInSteps(build, starterShelf, [otter], [0, 1, 2])))
+      expect(donor.survey.loadLimit?.value).to.equal(110);
   });
 });

@@ -3,7 +3,7 @@ import type { ChosenPlan } from '../plan/planBuild.ts';
 import type { Phrase } from '../quantity/format.ts';
 import type { PlanContext } from '../vehicle/context.ts';
 import { covers, keysOf } from './front.ts';
-import { regrets, type AimWeights } from './picks.ts';
+import { picksOf, regrets, type AimWeights } from './picks.ts';
 import { lawOf, type Candidate } from './search.ts';
 import { against } from './whyNot.ts';
 
@@ -21,31 +21,42 @@ export function chosenCandidate(context: PlanContext, plan: ChosenPlan): Candida
   };
 }
 
-/** Whether a choice is still the best there is. */
+/**
+ * How a choice stands beside some others: something stops it, one of them is at least as good in all and better in some, one
+ * is what we would fit by what counts here, or it is still that itself.
+ */
 export interface StillBest {
-  /** Something stops it as it stands. */
-  stopped: boolean;
-  /** Place in the front of one that is at least as good in all and better in some; null where there is none. */
-  beatenBy: number | null;
-  /** What that one gains, by how much; empty where none does. */
+  stands: 'stopped' | 'beaten' | 'outweighed' | 'best';
+  /** Which of the others, by its place among them; null where none. */
+  other: number | null;
+  /** What that one gains and loses, by how much; empty where none. */
   by: Phrase;
 }
 
-/** What is chosen against a front: of those that beat it in every way the one that is regretted least. */
-export function stillBest(front: readonly Candidate[], chosen: Candidate, weights: AimWeights): StillBest {
+/** What is chosen beside others: of those that beat it in every way the one that is regretted least, else what we would fit. */
+export function stillBest(others: readonly Candidate[], chosen: Candidate, weights: AimWeights): StillBest {
+  const to = (stands: StillBest['stands'], other: number | null): StillBest => ({
+    stands,
+    other,
+    by: other === null ? [] : against(others[other] as Candidate, chosen),
+  });
+  const standing = others.map(({ verdict }) => verdict !== 'stop');
   const own = keysOf(usualAims, chosen.aims);
-  const beating = front.flatMap((c, i) => {
+  const beating = others.flatMap((c, i) => {
     const keys = keysOf(usualAims, c.aims);
-    return covers(keys, own) && !covers(own, keys) ? [i] : [];
+    return standing[i] === true && covers(keys, own) && !covers(own, keys) ? [i] : [];
   });
   const scores = regrets(
-    beating.map((i) => front[i] as Candidate),
+    beating.map((i) => others[i] as Candidate),
     weights,
   );
-  const best = beating[scores.indexOf(Math.min(...scores))] ?? null;
-  return {
-    stopped: chosen.verdict === 'stop',
-    beatenBy: best,
-    by: best === null ? [] : against(front[best] as Candidate, chosen),
-  };
+  const beaten = beating[scores.indexOf(Math.min(...scores))] ?? null;
+  // What is stopped is no choice, whatever its aims say.
+  const able = others.flatMap((_, i) => (standing[i] === true ? [i] : []));
+  const stopped = chosen.verdict === 'stop';
+  const { fit } = picksOf([...(stopped ? [] : [chosen]), ...able.map((i) => others[i] as Candidate)], weights);
+  const first = fit === undefined ? null : (able[fit - (stopped ? 0 : 1)] ?? null);
+  if (stopped) return to('stopped', first);
+  if (beaten !== null) return to('beaten', beaten);
+  return first === null ? to('best', null) : to('outweighed', first);
 }

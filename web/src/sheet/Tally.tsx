@@ -1,11 +1,13 @@
 import { legalClass, showAmount, starterShelf, withLaws, type BuildPlan, type Figure } from '@sprocket/core';
-import { useEffect, useRef, useState } from 'react';
+import { lazy, Suspense, useEffect, useRef, useState } from 'react';
 import { Big, Say, Show, Words } from '../ui/Show.tsx';
 import { VerdictMark } from './Verdict.tsx';
 import { useSpread } from './SpreadProvider.tsx';
 import { useApp, useBuild, useSend, useUnits } from '../store/store.ts';
 import { uiActions } from '../store/uiSlice.ts';
 import { dayText } from '../ui/manner.ts';
+
+const StillKept = lazy(async () => ({ default: (await import('./proposals/StillKept.tsx')).StillKept }));
 
 /** How long a change stays marked, ms. */
 const MARKED_FOR = 6000;
@@ -56,6 +58,11 @@ export function Tally({ plan, previous }: TallyProps) {
             onOpen={() => send(uiActions.explained({ kind: 'figure', id: figure.id }))}
           />
         ))}
+        {build.keptChoices.length > 0 ? (
+          <Suspense>
+            <StillKept />
+          </Suspense>
+        ) : null}
         <div className="tally-law">
           <strong>
             <Words>{law?.name ?? 'Rules not known'}</Words>

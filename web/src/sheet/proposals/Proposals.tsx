@@ -10,10 +10,11 @@ import {
   weightsFor,
   type AimId,
   type AimWeights,
+  type BoardPick,
   type Candidate,
   type Phrase,
 } from '@sprocket/core';
-import { lazy, Suspense, useMemo, useState } from 'react';
+import { lazy, Suspense, useEffect, useMemo, useState } from 'react';
 import { useShelf } from '../PlanProvider.tsx';
 import { useTaking } from '../useTaking.ts';
 import { useApp, useBuild } from '../../store/store.ts';
@@ -22,7 +23,7 @@ import { PickCard } from './PickCard.tsx';
 import { MeasureFirstCard } from './MeasureFirstCard.tsx';
 import { StillBest } from './StillBest.tsx';
 import { useDrawn } from './useDrawn.ts';
-import { useProposals } from './useProposals.ts';
+import { isFound, useProposals } from './useProposals.ts';
 import './proposals.css';
 
 const StaysBest = lazy(async () => ({ default: (await import('./StaysBest.tsx')).StaysBest }));
@@ -34,13 +35,14 @@ const MOST_WEIGHT = 6;
 /**
  * What to fit: the shelf searched for this build, its best side by side, what to measure first, why not the others.
  * @param ask whether a build that has its kit is asked before the shelf is searched
+ * @param onBest given the one we would fit whenever it is another
  */
-export function Proposals({ ask = true }: { ask?: boolean }) {
+export function Proposals({ ask = true, onBest }: { ask?: boolean; onBest?: (best: BoardPick | null) => void }) {
   const build = useBuild();
   const shelf = useShelf();
   const own = useApp((state) => state.shelf.own);
   const undecided = build.choice.kitId === null;
-  const [asked, setAsked] = useState(false);
+  const [asked, setAsked] = useState(() => isFound(build, own));
   const sought = useProposals(build, own, undecided || asked || !ask);
   const [weights, setWeights] = useState<AimWeights | null>(null);
   const usual = useMemo(() => weightsFor({ brief: build.brief }), [build.brief]);
@@ -57,6 +59,10 @@ export function Proposals({ ask = true }: { ask?: boolean }) {
     () => (sought ? boardOf(sought.result, used, shelf, drawn?.fares) : null),
     [sought, used, shelf, drawn],
   );
+  const best = board?.picks[0] ?? null;
+  useEffect(() => {
+    onBest?.(best);
+  }, [best, onBest]);
   const taking = useTaking();
   const take = ({ choice }: Candidate): void => {
     taking(

@@ -24,6 +24,9 @@ export const foundLast = ({ id, brief, donor }: Build): Sought | null =>
 const known = (question: string, own: readonly Part[]): Sought | null =>
   last?.question === question && last.own === own ? last.sought : null;
 
+/** Whether a build’s proposals are there already: to show them costs nothing. */
+export const isFound = (build: Build, own: readonly Part[]): boolean => known(questionOf(build), own) !== null;
+
 /** Workers of the search, started when it is first asked for. */
 export function seekers(): Remote<CoreWorker>[] {
   const count = Math.max(1, Math.min(MOST_SEEKERS, navigator.hardwareConcurrency || 2));

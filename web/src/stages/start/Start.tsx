@@ -1,4 +1,5 @@
 import {
+  amount,
   answerChips,
   kindDrawing,
   LONGEST_WORDS,
@@ -9,13 +10,14 @@ import {
   withPointed,
   withWords,
   type AnswerChip,
+  type BoardPick,
   type VehicleKind,
 } from '@sprocket/core';
 import { lazy, Suspense, useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { MiniBike } from '../../drawing/MiniBike.tsx';
 import { useBuild } from '../../store/store.ts';
-import { Say } from '../../ui/Show.tsx';
+import { Say, Show } from '../../ui/Show.tsx';
 import { Answers } from './Answers.tsx';
 import { useBegun } from './useBegun.ts';
 import './start.css';
@@ -27,6 +29,7 @@ export function StartSheet() {
   const build = useBuild();
   const { buildId = '' } = useParams();
   const begun = Object.keys(build.start.said).length > 0;
+  const [best, setBest] = useState<BoardPick | null>(null);
   return (
     <div className="start">
       <header className="start-head">
@@ -39,7 +42,7 @@ export function StartSheet() {
       <WordsLine />
       {begun ? (
         <a href="#proposals" className="start-down">
-          To what we would fit
+          {best ? <BestSoFar best={best} /> : 'Searching the shelf…'}
         </a>
       ) : null}
       <div className="start-sides">
@@ -50,7 +53,7 @@ export function StartSheet() {
         <div className="start-proposals">
           {begun ? (
             <Suspense fallback={<p className="quiet">Laying the proposals out…</p>}>
-              <Proposals ask={false} />
+              <Proposals ask={false} onBest={setBest} />
             </Suspense>
           ) : (
             <section className="card start-none" aria-labelledby="start-none">
@@ -65,6 +68,28 @@ export function StartSheet() {
         </div>
       </div>
     </div>
+  );
+}
+
+/** The one we would fit in a line, where the proposals themselves stand further down. */
+function BestSoFar({ best: { kit, pack, candidate } }: { best: BoardPick }) {
+  const { range, aims } = candidate;
+  return (
+    <>
+      <span className="quiet">What we would fit</span>
+      <strong>
+        {kit.name} with {pack.name}
+      </strong>
+      <span className="num">
+        {range ? (
+          <>
+            <Show value={amount(range.lowM, 'way', 0)} /> to <Show value={amount(range.highM, 'way', 0)} />
+          </>
+        ) : null}
+        {range && aims.price !== null ? ', ' : ''}
+        {aims.price === null ? null : <Show value={amount(aims.price, 'money', 0)} />}
+      </span>
+    </>
   );
 }
 
