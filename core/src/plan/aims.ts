@@ -94,19 +94,41 @@ export function standingAims(context: PlanContext): StandingAims {
   };
 }
 
-/** What the ride of a plan's kit and pack comes to. */
-export function riddenAims(context: PlanContext): RiddenAims {
-  const { reckoning, band, pack, build, shelf } = context;
-  if (!reckoning || !band || !pack) return { chance: null, winding: null, whPerKm: null, yearly: null };
-  const { whPerKm, maxWindingC } = reckoning.toEmpty;
+/** Cost of a year’s use, at so much a kilometre. */
+function yearlyOf({ pack, build, shelf }: PlanContext, whPerKm: number): number | null {
+  if (!pack) return null;
   const { use } = build.bill;
   const { pricePerKm } = packLife(pack, whPerKm, build.brief.temperatureC, chargerFor(pack, shelf));
   const perKm = (whPerKm / 1000 / CHARGE_EFFICIENCY[pack.chemistry]) * use.kWh + pricePerKm + use.service / 1000;
+  return perKm * use.kmAYear;
+}
+
+/** What the ride of a plan's kit and pack comes to. */
+export function riddenAims(context: PlanContext): RiddenAims {
+  const { reckoning, band, build } = context;
+  if (!reckoning || !band) return { chance: null, winding: null, whPerKm: null, yearly: null };
+  const { whPerKm, maxWindingC } = reckoning.toEmpty;
   return {
     chance: chanceOf(band, neededRange(build.brief)),
     winding: maxWindingC,
     whPerKm,
-    yearly: perKm * use.kmAYear,
+    yearly: yearlyOf(context, whPerKm),
+  };
+}
+
+/**
+ * The same by one ride to empty, without its band: a chance at its best. Whatever the band, of a ride that ends short of
+ * what is needed it is less than even; of any other it is at most certain.
+ */
+export function aimsOfOneRide(context: PlanContext): RiddenAims {
+  const { reckoning, build } = context;
+  if (!reckoning) return { chance: null, winding: null, whPerKm: null, yearly: null };
+  const { whPerKm, maxWindingC, distanceM } = reckoning.toEmpty;
+  return {
+    chance: distanceM < neededRange(build.brief) ? 0.5 : 1,
+    winding: maxWindingC,
+    whPerKm,
+    yearly: yearlyOf(context, whPerKm),
   };
 }
 

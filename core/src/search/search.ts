@@ -4,7 +4,16 @@ import { rulesAbout, standing } from '../fit/judge.ts';
 import type { Finding } from '../fit/finding.ts';
 import type { Rule } from '../fit/rule.ts';
 import type { Shelf } from '../parts/part.ts';
-import { openAim, openOf, riddenAims, standingAims, usualAims, type AimId, type AimValues } from '../plan/aims.ts';
+import {
+  aimsOfOneRide,
+  openAim,
+  openOf,
+  riddenAims,
+  standingAims,
+  usualAims,
+  type AimId,
+  type AimValues,
+} from '../plan/aims.ts';
 import { budgetOpen } from '../plan/budget.ts';
 import { wantsOf } from '../plan/money.ts';
 import type { Steps } from '../steps.ts';
@@ -190,6 +199,8 @@ export class ShelfSearch {
       for (const one of found.sort(cheapest)) {
         const { aims, all } = this.options;
         if (!all && this.front.beats(keysOf(aims, one.aims), one)) continue;
+        // One ride to empty shows what a dozen more are worth: a band is only ridden where it could still matter.
+        if (!all && this.front.beats(keysOf(aims, this.riddenOnce(one)), one)) continue;
         const candidate = this.ride(one);
         this.result.ridden++;
         if (candidate && this.front.take(keysOf(aims, candidate.aims), { ...one, candidate }))
@@ -249,6 +260,12 @@ export class ShelfSearch {
       if (!best || open < best.open) best = { position, findings: answer.findings, open };
     }
     return best ?? out;
+  }
+
+  /** A candidate’s aims by one ride to empty: of its chance only what it is at best. */
+  private riddenOnce({ position, aims }: Standing): Partial<AimValues> {
+    const context = this.bench.set(position);
+    return { ...aims, ...context.ask('aims of one ride', () => aimsOfOneRide(context)) };
   }
 
   /** A candidate with its ride; null where what the ride shows stops it. */
