@@ -305,6 +305,7 @@ function ride(
     lossAmpsPerMs[i] = freewheels ? (MATCHES * viscousNmS * k) / (r * kt) : 0;
     emfPerMs[i] = (kt * k) / r;
   }
+  const easiest = rpmPerMs.indexOf(Math.min(...rpmPerMs));
   const lossAmps = freewheels ? (MATCHES * coulombNm) / kt : 0;
   const topCadence = rider.maxCadenceRpm;
   const easyCadence = topCadence - SPIN_OUT_WIDTH_RPM;
@@ -422,7 +423,7 @@ function ride(
       let riderMax = 0;
       // The cog of the step before comes first: it is mostly still the best, and the others need then
       // only be shown not to beat it, which takes no root.
-      const first = mid ? lastBest : 0;
+      const first = mid ? lastBest : easiest;
       for (let n2 = 0; n2 <= cogCount; n2++) {
         const i = n2 === 0 ? first : n2 - 1;
         if (n2 > 0 && i === first) continue;
@@ -456,8 +457,8 @@ function ride(
           motorMax = force;
           riderMax = legs;
         }
-        // A hub's pull does not depend on the cog: the first cog that spins freely is the best.
-        if (!mid && fade === 1) break;
+        // A hub’s pull does not depend on the cog: the one that the legs spin slowest is never beaten.
+        if (!mid) break;
       }
       lastBest = best;
       const k = shaftPerM[best] as number;
