@@ -47,7 +47,12 @@ const shots: Shot[] = [
   },
   { name: 'logbook', path: '/build/demo-box/logbook' },
   { name: 'rides', path: '/build/demo-box/logbook', dark: true, click: '.walk .leg:nth-child(2)', wait: '.odd-list' },
-  { name: 'compare', path: '/build/demo-mixte/compare' },
+  {
+    name: 'compare',
+    path: '/build/demo-mixte/compare?beside=build-demo-lockkeeper%20build-demo-box%20build-demo-trike',
+    wait: '.compare-table',
+    pause: 2500,
+  },
   { name: 'stand', path: '/build/demo-trike/build', click: '.to-stand', wait: '.stand' },
   {
     name: 'start',

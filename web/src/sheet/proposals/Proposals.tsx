@@ -48,10 +48,10 @@ export function Proposals({ ask = true, onBest }: { ask?: boolean; onBest?: (bes
   const usual = useMemo(() => weightsFor({ brief: build.brief }), [build.brief]);
   const used = weights ?? usual;
   const done = sought?.done === true ? sought.result : null;
-  // Weights only order what is drawn for.
-  // oxlint-disable-next-line react/exhaustive-deps
   const of = useMemo(
     () => done && { front: done.front, places: contendersOf(done, used, shelf), same: done.front, known: '' },
+    // Weights only order what is drawn for.
+    // oxlint-disable-next-line react/exhaustive-deps
     [done],
   );
   const drawn = useDrawn(build, own, shelf, of, used);

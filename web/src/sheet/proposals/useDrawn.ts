@@ -107,15 +107,14 @@ export function useDrawn(
     // The donor is the one that was drawn for.
     // oxlint-disable-next-line react/exhaustive-deps
   }, [now, fares]);
-  return (
-    now &&
-    fares && {
-      front: now.of.front,
-      places: now.of.places,
-      fares,
-      of: now.drawn.length,
-      done: now.done && of !== null && sameQuestion(now.of, of),
-      first: first !== null && first.of === now.of.same ? first.list : null,
-    }
+  const list = now && first !== null && first.of === now.of.same ? first.list : null;
+  const done = now?.done === true && of !== null && sameQuestion(now.of, of);
+  // One object while nothing of it changes: what is drawn from it need not be drawn anew.
+  return useMemo(
+    () =>
+      now && fares
+        ? { front: now.of.front, places: now.of.places, fares, of: now.drawn.length, done, first: list }
+        : null,
+    [now, fares, done, list],
   );
 }
