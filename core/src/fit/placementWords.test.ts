@@ -208,7 +208,7 @@ describe('a place that is not there', () => {
   it('says why by its kind, and where else', () => {
     const said: [PackPlace, RegExp][] = [
       ['topTube', /no enclosed triangle/],
-      ['basket', /No carrier in front/],
+      ['basket', /no carrier in front/],
       ['box', /the donor has none/],
       ['trailer', /no trailer/],
       ['seatBack', /no back to carry/],

@@ -38,7 +38,7 @@ export function sayPlacement(context: PlanContext, pack: Pack, placed: PackPlace
 
 const noSuchPlace: Partial<Record<PackPlace, Phrase>> = {
   topTube: phrase`This frame has no enclosed triangle, so nothing hangs under an upper tube.`,
-  basket: phrase`No carrier in front has been found on this vehicle.`,
+  basket: phrase`There is no carrier in front on this vehicle.`,
   box: phrase`This pack would stand in a box, and the donor has none.`,
   trailer: phrase`The brief has no trailer.`,
   seatBack: phrase`A saddle has no back to carry it.`,
@@ -63,7 +63,20 @@ function sayNoPlace(place: PackPlace, placed: PackPlacement, say: Say): Finding 
       ? phrase`Choose a pack for the frame or the rack.`
       : phrase`Choose a pack for the rear rack, the seat tube or a box.`,
   );
-  return placed.verdict === 'measure' ? say.open(title, why, otherwise) : say.stop(title, why, otherwise);
+  if (placed.verdict === 'measure')
+    return say.open(
+      'Carrier in front not looked at',
+      phrase`Whether there is a carrier over the front wheel has not been looked at.`,
+      measureIt('frontCarrier'),
+      otherwise,
+    );
+  if (place !== 'basket') return say.stop(title, why, otherwise);
+  return say.stop(
+    title,
+    why,
+    buy('carrier', phrase`A carrier fixed to the frame.`, take('front-carrier', 'front carrier')),
+    otherwise,
+  );
 }
 
 /** How sure, and to what: the numbers of a placement as its sentences want them. */

@@ -14,17 +14,26 @@ export interface WantedItem {
   holdsOrder: boolean;
 }
 
+/** Open items a finding waits for: those among its evidence; where none is, all that its rule may look at. */
+function waitsFor({ rule, evidence }: Finding, open: ReadonlySet<SurveyItemId>): SurveyItemId[] {
+  const seen = evidence.flatMap(({ item }) => (item !== undefined && open.has(item) ? [item] : []));
+  const uses = seen.length > 0 ? [] : (ruleCatalog.find((r) => r.id === rule)?.uses ?? []);
+  return [...seen, ...uses.filter((id) => open.has(id))];
+}
+
 /**
  * Open items that what is chosen still wants measured: what holds an order back first, then what most findings wait for by
  * the minute. Whatever is likely, nothing is ordered before these are known.
  */
 export function wantedItems(findings: readonly Finding[], donor: Donor): WantedItem[] {
-  const uses = new Map(ruleCatalog.map((rule) => [rule.id, rule.uses]));
-  const waiting = findings.filter((f) => f.verdict === 'measure' && !f.override);
-  return itemsFor(donor)
-    .filter((item) => !isProven(donor.survey[item.id]))
+  const items = itemsFor(donor).filter((item) => !isProven(donor.survey[item.id]));
+  const open = new Set(items.map((item) => item.id));
+  const waiting = findings
+    .filter((f) => f.verdict === 'measure' && !f.override)
+    .map((f) => ({ ...f, items: waitsFor(f, open) }));
+  return items
     .flatMap((item): WantedItem[] => {
-      const mine = waiting.filter((f) => uses.get(f.rule)?.includes(item.id) === true);
+      const mine = waiting.filter((f) => f.items.includes(item.id));
       if (mine.length === 0) return [];
       return [
         {

@@ -115,11 +115,16 @@ function placeIn(placing: Placing, room: FrameRoom, pack: Pack, place: PackPlace
   const shape = packShape(pack);
   const mount = room.room.mounts.find((m) => m.place === place);
   if (!mount) {
-    const { bracket } = placing.geometry;
-    const aside = { x: bracket.x, y: bracket.y + 0.05 };
+    const { bracket, frontAxle, frontRadiusM } = placing.geometry;
+    const { frontCarrier } = placing.build.donor.survey;
+    // A carrier in front that nobody has looked for may be there: then it is over the wheel.
+    const unseen = place === 'basket' && frontCarrier === undefined;
+    const aside = unseen
+      ? { x: frontAxle.x, y: frontAxle.y + frontRadiusM + 0.06 }
+      : { x: bracket.x, y: bracket.y + 0.05 };
     return {
       place,
-      verdict: place === 'basket' ? 'measure' : 'stop',
+      verdict: unseen ? 'measure' : 'stop',
       reason: place === 'backpack' ? { kind: 'onTheBack' } : { kind: 'noPlace', enclosed: room.enclosed },
       clearanceM: null,
       bandM: 0,
