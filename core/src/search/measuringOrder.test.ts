@@ -156,8 +156,8 @@ describe('measuring first, on demo donors of which nothing is known', () => {
       expect(row.gain).to.be.at.most(surveyed(whole));
     }).timeout(3_000_000);
 
-  it('in the middle of them it takes at most half as many as by verdicts counted', function () {
-    if (rows.length < 5) return this.skip();
-    expect(median(rows.map((r) => r.gain))).to.be.at.most(median(rows.map((r) => r.count)) / 2);
-  });
+  if (names.length === all.length)
+    it('in the middle of them it takes at most half as many as by verdicts counted', () => {
+      expect(median(rows.map((r) => r.gain))).to.be.at.most(median(rows.map((r) => r.count)) / 2);
+    });
 });
