@@ -225,7 +225,9 @@ describe('a place that is not there', () => {
 
   it('stops, or is open where somebody may yet find it', () => {
     expect(none('topTube', 'stop').verdict).to.equal('stop');
-    expect(none('basket', 'measure').verdict).to.equal('measure');
+    expect(none('basket', 'measure')).to.include({ verdict: 'measure', title: 'Carrier in front not looked at' });
+    expect(remedies(none('basket', 'measure'))[0]).to.match(/^measure .*[Cc]arrier in front/);
+    expect(takes(none('basket', 'stop'))).to.deep.equal(['front-carrier at front carrier']);
     expect(evidence(none('topTube', 'stop'))).to.not.include('Gap wanted');
   });
 });

@@ -1,9 +1,14 @@
 import { phraseText } from '../quantity/format.ts';
 import { expect } from 'chai';
+import { newBuild } from '../build/build.ts';
 import type { Survey } from '../donor/donor.ts';
 import { measure, packNamed, world, contextOf, type World } from '../../test/world.ts';
 import { judgeAbout } from '../fit/judge.ts';
 import type { PackPlace } from '../parts/pack.ts';
+import { starterShelf } from '../parts/shelf/starterShelf.ts';
+import { planContext } from '../plan/context.ts';
+import { planChosen } from '../plan/planBuild.ts';
+import type { PlanContext } from '../vehicle/context.ts';
 import { chosenPlacement } from './packPlacement.ts';
 
 /** A bag of cells put somewhere on the city bike. */
@@ -67,5 +72,37 @@ describe('places that are bags', () => {
     w.pack.places = ['trailer'];
     expect(placed(w).reason.kind).to.equal('noPlace');
     expect(said(w)?.verdict).to.equal('stop');
+  });
+});
+
+describe('a battery in a front basket', () => {
+  const withCarrier = (entry: object | undefined): PlanContext => {
+    const build = newBuild('a', 'A', '2026-01-01T00:00:00.000Z');
+    if (entry) build.donor.survey = { frontCarrier: entry } as unknown as typeof build.donor.survey;
+    build.choice = { ...build.choice, kitId: 'wren-m250', packId: 'flask-36-9', packPlace: 'basket' };
+    return planContext(build, starterShelf);
+  };
+  const known = (value: string, provenance = 'measured'): object => ({
+    value,
+    typed: '',
+    unit: '',
+    provenance,
+    note: '',
+  });
+  const said = (context: PlanContext): string | undefined =>
+    planChosen(context).findings.find((f) => f.rule === 'pack-place')?.verdict;
+
+  it('is asked about where nobody has looked for a carrier, and drawn where one would be', () => {
+    const context = withCarrier(undefined);
+    expect(context.placement?.verdict).to.equal('measure');
+    const { frontAxle, frontRadiusM } = context.geometry;
+    for (const p of context.placement?.outline ?? []) expect(p.y).to.be.above(frontAxle.y + frontRadiusM);
+    expect(said(context)).to.equal('measure');
+  });
+
+  it('has no place where there is none; a guess that there is none stops nothing', () => {
+    expect(said(withCarrier(known('none')))).to.equal('stop');
+    expect(said(withCarrier(known('none', 'assumed')))).to.equal('measure');
+    expect(said(withCarrier(known('basket')))).not.to.equal('stop');
   });
 });

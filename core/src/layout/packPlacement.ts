@@ -118,7 +118,7 @@ function placeIn(placing: Placing, room: FrameRoom, pack: Pack, place: PackPlace
     const { bracket, frontAxle, frontRadiusM } = placing.geometry;
     const { frontCarrier } = placing.build.donor.survey;
     // A carrier in front that nobody has looked for may be there: then it is over the wheel.
-    const unseen = place === 'basket' && frontCarrier === undefined;
+    const unseen = place === 'basket' && !isProven(frontCarrier);
     const aside = unseen
       ? { x: frontAxle.x, y: frontAxle.y + frontRadiusM + 0.06 }
       : { x: bracket.x, y: bracket.y + 0.05 };

@@ -2,7 +2,10 @@ import { expect } from 'chai';
 import fc from 'fast-check';
 import { NORMAL_90 } from '../constants.ts';
 import { normalShare } from '../quantity/normal.ts';
-import { aimIds, aimKey, aims, chanceOf } from './aims.ts';
+import { starterShelf } from '../parts/shelf/starterShelf.ts';
+import { demoBuild } from '../../test/demoBuild.ts';
+import { aimIds, aimKey, aims, aimsOfOneRide, chanceOf, riddenAims } from './aims.ts';
+import { planContext } from './context.ts';
 
 describe('aims', () => {
   const band = { lowM: 30_000, midM: 40_000, highM: 50_000 };
@@ -15,6 +18,21 @@ describe('aims', () => {
     expect(chanceOf({ lowM: 0, midM: 0, highM: 0 }, 10)).to.equal(0);
     expect(chanceOf({ lowM: 5, midM: 5, highM: 5 }, 5)).to.equal(1);
     expect(chanceOf({ lowM: 5, midM: 5, highM: 5 }, 6)).to.equal(0);
+  });
+
+  it('one ride to empty never shows a chance smaller than the band’s, and all else as it is', () => {
+    for (const name of ['mixte', 'trike', 'box', 'lockkeeper', 'gravel'] as const)
+      for (const rangeWantedM of [10_000, 40_000, 60_000, 120_000]) {
+        const build = demoBuild(name);
+        const context = planContext({ ...build, brief: { ...build.brief, rangeWantedM } }, starterShelf);
+        const { chance: most, ...once } = aimsOfOneRide(context);
+        const { chance, ...whole } = riddenAims(context);
+        expect(once, name).to.deep.equal(whole);
+        expect(most, `${name}, ${rangeWantedM}`).to.be.at.least(chance ?? NaN);
+      }
+    const bare = demoBuild('mixte');
+    const none = planContext({ ...bare, choice: { ...bare.choice, kitId: null } }, starterShelf);
+    expect(aimsOfOneRide(none)).to.deep.equal(riddenAims(none));
   });
 
   it('a chance falls as the way grows', () => {

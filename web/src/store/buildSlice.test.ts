@@ -356,6 +356,24 @@ describe('what the builder decided', () => {
     expect(after(buildActions.chose(edit({ kitId: 'k' }))).choice).to.deep.equal({ ...start().choice, kitId: 'k' });
   });
 
+  it('another choice is taken with what is kept beside it in one edit; what is kept is noted on and dropped', () => {
+    const choice = { ...start().choice, kitId: 'k', packId: 'p' };
+    const kept = { id: 'a', note: 'Lightest', proposed: true, choice: { ...choice, kitId: 'l' } };
+    const taken = buildActions.choiceTaken(edit({ choice, keptChoices: [kept] }));
+    expect(after(taken).choice.kitId).to.equal('k');
+    expect(after(taken).keptChoices).to.deep.equal([kept]);
+    const more = buildActions.choiceKept(edit({ ...kept, id: 'b' }));
+    expect(after(taken, more, more).keptChoices.map((k) => k.id)).to.deep.equal(['a', 'b']);
+    // What somebody has written on is theirs, and gives way to no proposal.
+    const noted = after(taken, more, buildActions.choiceNoted(edit({ id: 'a', note: 'for the hill' })));
+    expect(noted.keptChoices.map(({ note, proposed }) => [note, proposed])).to.deep.equal([
+      ['for the hill', false],
+      ['Lightest', true],
+    ]);
+    expect(after(taken, more, buildActions.choiceDropped(edit('a'))).keptChoices.map((k) => k.id)).to.deep.equal(['b']);
+    expect(after(taken, buildActions.choiceNoted(edit({ id: 'x', note: 'y' }))).keptChoices).to.deep.equal([kept]);
+  });
+
   it('nothing happens where no build is open', () => {
     const none = buildReducer(undefined, buildActions.opened(null));
     for (const action of [
