@@ -48,4 +48,13 @@ describe('choices kept beside the one that is taken', () => {
     expect(stay).to.have.length(21);
     expect(stay.some((k) => k.proposed)).to.equal(false);
   });
+
+  it('of somebody’s own is none lost to a proposal with the same parts: arms and a spot set by hand are theirs', () => {
+    const byHand: Choice = { ...choice('b'), torqueArms: 2 };
+    const own: KeptChoice = { id: 'own', note: 'two arms', proposed: false, choice: byHand };
+    expect(keptBeside({ choice: usualChoice(), keptChoices: [own] }, choice('b'), [], newId)).to.deep.equal([own]);
+    const so = keptBeside({ choice: byHand, keptChoices: [] }, choice('b'), [proposal('b')], newId);
+    expect(so.map((k) => k.choice.torqueArms)).to.deep.equal([2]);
+    expect(keptBeside({ choice: usualChoice(), keptChoices: [own] }, byHand, [], newId)).to.deep.equal([]);
+  });
 });

@@ -1,3 +1,4 @@
+import equal from 'fast-deep-equal';
 import { z } from '../reading/zod.ts';
 import { choiceSchema, sameConversion, type Choice } from './choice.ts';
 
@@ -41,7 +42,9 @@ export function keptBeside(
       : so.keptChoices.filter((k) => k.proposed);
   const out: KeptChoice[] = [];
   for (const one of [...own, ...before, ...offered]) {
-    if (sameConversion(one.choice, taken) || out.some((o) => sameConversion(o.choice, one.choice))) continue;
+    // What somebody set by hand, arms or a spot, is a choice of its own; a proposal is one by its parts.
+    const same: (a: Choice, b: Choice) => boolean = one.proposed ? sameConversion : equal;
+    if (same(one.choice, taken) || out.some((o) => same(o.choice, one.choice))) continue;
     if (one.proposed && out.length >= MOST_KEPT) break;
     out.push(one);
   }

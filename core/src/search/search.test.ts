@@ -59,7 +59,7 @@ const DEMOS = ['mixte', 'trike', 'box', 'lockkeeper', 'gravel'];
 
 describe('search over the shelf', () => {
   for (const name of DEMOS) {
-    it(`${name}: each on the front, put into the file and planned alone, is judged and reckoned alike`, () => {
+    it(`${name}: each on the front, put into the file and planned alone, is judged alike and comes to the same`, () => {
       const build = demo(name);
       const shelf = small(KITS, PACKS);
       const { front, counted, standing, ridden } = search(build, shelf);
@@ -78,7 +78,7 @@ describe('search over the shelf', () => {
     });
   }
 
-  it('nothing on a vehicle half measured is judged or reckoned otherwise than alone', () => {
+  it('nothing on a vehicle half measured is judged otherwise than alone, or comes to something else', () => {
     const shelf = small(KITS, PACKS, 1);
     const found = DEMOS.map(demo);
     let met = 0;

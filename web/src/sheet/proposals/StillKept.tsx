@@ -19,7 +19,8 @@ export function StillKept() {
     REST,
   );
   const [chosen, ...others] = all ?? [];
-  if (!chosen || others.length === 0) return null;
+  // One whose part is on no shelf any more is planned as none: then nothing is said, rather than of another.
+  if (!chosen || others.length === 0 || all?.length !== choices.length) return null;
   return (
     <p className="still-kept quiet" role="status">
       <HowItStands chosen={chosen} others={others} weights={weightsFor(build)} of="that you kept" />{' '}

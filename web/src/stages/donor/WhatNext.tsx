@@ -63,14 +63,14 @@ export function WhatNext({ measuring: { drawn, wanted, decided } }: { measuring:
                 <p className="next-why">
                   <strong>{w.minutes} min</strong>{' '}
                   <span className="quiet">
-                    {w.holdsOrder ? 'holds an order back: ' : 'waited for by: '}
+                    {w.holdsOrder ? 'holds an order back: ' : 'open because of it: '}
                     {w.waits.map((t, i) => (i === 0 ? t : t.toLowerCase())).join(', ')}
                   </span>
                 </p>
               </li>
             ))}
           </ol>
-          {then.length > SHOWN ? <p className="quiet">{then.length - SHOWN} more are waited for.</p> : null}
+          {then.length > SHOWN ? <p className="quiet">{then.length - SHOWN} more to measure before an order.</p> : null}
         </>
       ) : null}
     </section>
